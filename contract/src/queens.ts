@@ -1,0 +1,55 @@
+import {
+  entrySchema,
+  intakeSchema,
+  idSchema,
+  instantSchema,
+  placeSchema,
+  queenSchema,
+  tubeSchema,
+} from '@gentle-burrow/core';
+import { z } from 'zod';
+import { instant } from './common';
+import { queenViewSchema } from './view';
+
+/** Takes a queen in: herself, her tube, the place she stands and her intake, all or nothing. Sending it twice is harmless. */
+export const newQueenSchema = z
+  .object({
+    queen: queenSchema,
+    tube: tubeSchema,
+    place: placeSchema,
+    intake: intakeSchema.extend({ id: idSchema, queenId: idSchema, loggedAt: instantSchema }),
+  })
+  .superRefine((b, ctx) => {
+    const fault = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    if (b.queen.homeId !== b.tube.id)
+      fault(['queen', 'homeId'], 'Her home is not the tube that was sent with her.');
+    if (b.queen.placeId !== b.place.id)
+      fault(['queen', 'placeId'], 'Her place is not the place that was sent with her.');
+    if (b.intake.queenId !== b.queen.id) fault(['intake', 'queenId'], 'The intake is about another queen.');
+  });
+export type NewQueen = z.infer<typeof newQueenSchema>;
+
+/** What may be changed about a queen outside her log. */
+export const queenPatchSchema = z
+  .object({
+    label: queenSchema.shape.label,
+    batch: z.string().trim().max(60),
+    lookingSchool: queenSchema.shape.lookingSchool.unwrap(),
+    placeId: idSchema,
+  })
+  .partial()
+  .strict();
+export type QueenPatch = z.infer<typeof queenPatchSchema>;
+
+export const queenListSchema = z.object({ queens: z.array(queenSchema) });
+
+/** One queen with all facts and everything derived from them. */
+export const queenDetailSchema = z.object({
+  at: instant,
+  queen: queenSchema,
+  tube: tubeSchema,
+  place: placeSchema,
+  entries: z.array(entrySchema),
+  view: queenViewSchema,
+});
+export type QueenDetail = z.infer<typeof queenDetailSchema>;

@@ -1,0 +1,25 @@
+import { OUTLOOK_EVENTS, PRESSURES, queenSchema, tubeSchema, type ShelfRow } from '@gentle-burrow/core';
+import { z } from 'zod';
+import { instant, instantBand, milestones, phraseSchema } from './common';
+import { lastCount } from './view';
+
+export const shelfRowSchema = z.object({
+  queen: queenSchema,
+  tube: tubeSchema,
+  placeName: z.string(),
+  profileId: z.string(),
+  counts: milestones(lastCount.nullable()),
+  likely: milestones(z.number()),
+  queenAtMm: z.number().nullable(),
+  lineMm: z.number(),
+  wetFront: z.string().nullable(),
+  says: phraseSchema,
+  pressure: z.enum(PRESSURES),
+  restUntil: instant.nullable(),
+  next: z.object({ event: z.enum(OUTLOOK_EVENTS), band: instantBand }).nullable(),
+  lost: z.object({ how: z.string(), at: instant }).nullable(),
+  lastLookAt: instant.nullable(),
+}) satisfies z.ZodType<ShelfRow>;
+
+export const shelfSchema = z.object({ at: instant, rows: z.array(shelfRowSchema) });
+export type Shelf = z.infer<typeof shelfSchema>;

@@ -1,0 +1,118 @@
+import { msOf, phrase, type Instant, type Phrase } from '../quantity';
+import type { LookingSchoolId, Place, TubeHome } from '../log';
+import { temperatureAt, type Outlook, type QueenLedger, type Temperature } from '../founding';
+import type { SpeciesProfile } from '../species';
+import { reservoirBand, type Reservoir } from '../tube';
+import { needsFood } from './feeding';
+import { isLate } from './lateness';
+import { mayLook } from './looking';
+import { PRESSURES, type Pressure, type Verdict } from './verdict';
+import { reasonToLook, tubeHolds } from './watering';
+
+export interface CounselInput {
+  profile: SpeciesProfile;
+  ledger: QueenLedger;
+  outlook: Outlook;
+  tube: TubeHome;
+  place: Place;
+  lookingSchool: LookingSchoolId;
+  now: Instant;
+}
+
+/** What to do with one queen, and why. */
+export interface Counsel {
+  /** The one sentence: what next, mostly nothing until a date. */
+  next: Phrase;
+  pressure: Pressure;
+  /** Nothing needs the keeper before this moment; null when something does now, or nothing ever will. */
+  restUntil: Instant | null;
+  verdicts: Verdict[];
+  reservoir: Reservoir;
+}
+
+/** A place's warmth over time: steady, or cold until the winter ends. */
+export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {
+  if (!place.winter) return place.tempC;
+  return {
+    steps: [
+      { from: '1970-01-01T00:00:00.000Z', tempC: place.tempC },
+      { from: place.winter.until, tempC: place.winter.thenTempC },
+    ],
+  };
+}
+
+/**
+ * Judges one queen: may I look, is she late, does her tube hold, does she need food. Each verdict is a list of criteria
+ * with evidence, margin and who says so; the pressing one becomes the next step.
+ * @throws InputError when the tube or its readings cannot be
+ */
+export function counsel(input: CounselInput): Counsel {
+  const { profile, ledger: known, outlook: ahead, tube, place, now } = input;
+  const tempC = temperatureAt(placeTemperature(place), now);
+  const start = { at: tube.setUpAt, mm: tube.waterLineMm };
+  const later = known.waterReadings.filter((r) => msOf(r.at) > msOf(start.at) && r.mm <= tube.lengthMm);
+  const reservoir = reservoirBand(
+    tube,
+    [start, ...later],
+    { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs },
+    now,
+  );
+  if (known.loss)
+    return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir };
+  const holds = tubeHolds(known, reservoir, now);
+  const food = needsFood(profile, known, now);
+  const late = isLate(profile, known, ahead, tempC, now);
+  const look = mayLook(known, ahead, input.lookingSchool, reasonToLook(holds), now);
+  const verdicts = [look, late, holds, food];
+  return { ...nextStep(verdicts, ahead, now), verdicts, reservoir };
+}
+
+function lossPhrase(known: QueenLedger): Phrase {
+  const loss = known.loss as NonNullable<QueenLedger['loss']>;
+  const how = { died: 'She died', escaped: 'She escaped', 'given-away': 'She was given away' }[loss.how];
+  const cause =
+    loss.how === 'died' && loss.cause === 'unknown' ? '; nobody can tell why, and that is normal.' : '.';
+  return [...phrase`${{ word: how }}, ${{ date: loss.at }}`, cause];
+}
+
+const rank = (p: Pressure): number => PRESSURES.indexOf(p);
+
+function nextStep(
+  verdicts: Verdict[],
+  ahead: Outlook,
+  now: Instant,
+): Omit<Counsel, 'verdicts' | 'reservoir'> {
+  const look = verdicts.find((v) => v.id === 'look') as Verdict;
+  const pressing = verdicts
+    .filter((v) => v.id !== 'look' && rank(v.pressure) >= rank('soon'))
+    .sort((a, b) => rank(b.pressure) - rank(a.pressure))[0];
+  if (pressing) {
+    return { next: pressing.says, pressure: pressing.pressure, restUntil: null };
+  }
+  const dates = verdicts
+    .filter((v) => v.id !== 'late')
+    .map((v) => v.until)
+    .filter((u): u is Instant => u !== null && msOf(u) > msOf(now));
+  const restUntil = dates.reduce<Instant | null>((a, b) => (a === null || msOf(b) < msOf(a) ? b : a), null);
+  if (look.pressure === 'free') {
+    const expected = ahead.next ? ahead.events[ahead.next].band.p50 : null;
+    const says =
+      ahead.next && expected && msOf(expected) > msOf(now)
+        ? phrase`Nothing needs you. You may look; ${{ word: EVENT_WORDS[ahead.next] }} are likely about ${{ date: expected }}.`
+        : ['Nothing needs you. You may take one short look.'];
+    return { next: says, pressure: 'free', restUntil };
+  }
+  return {
+    next: restUntil ? phrase`Leave her alone until ${{ date: restUntil }}.` : look.says,
+    pressure: 'rest',
+    restUntil,
+  };
+}
+
+const EVENT_WORDS = {
+  eggs: 'eggs',
+  larvae: 'larvae',
+  pupae: 'pupae',
+  workers: 'first workers',
+  firstBatchEnd: 'the last of the first batch',
+} as const;

@@ -1,0 +1,3 @@
+export { counsel, placeTemperature, type Counsel, type CounselInput } from './counsel';
+export { LOOKING_SCHOOLS, lookingSchool, SETTLING_DAYS, type LookingSchool } from './looking';
+export { PRESSURES, type Criterion, type Pressure, type SchoolView, type Verdict } from './verdict';

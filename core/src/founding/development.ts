@@ -1,0 +1,23 @@
+import { within } from '../quantity';
+import type { SpeciesProfile, Stage } from '../species';
+
+/**
+ * Share of a stage that the median queen's brood gets through per day at a steady temperature: 0 at or below the
+ * threshold, (T − threshold) / degree-days up to the optimum, then falling linearly to 0 at the upper limit.
+ * The rising part is the degree-day rule, so at a constant temperature 1 / rate is the stage's length in days.
+ * @param tempC −20 to 60 °C
+ * @returns per day
+ * @throws InputError when the temperature is not a number in that range
+ */
+export function developmentRate(profile: SpeciesProfile, stage: Stage, tempC: number): number {
+  return warmthPerDay(profile, stage, tempC) / profile.stages[stage].degreeDays;
+}
+
+/** Degree-days gathered per day at a steady temperature, with the fall above the optimum. */
+export function warmthPerDay(profile: SpeciesProfile, stage: Stage, tempC: number): number {
+  within(tempC, 'tempC', 'The temperature', { min: -20, max: 60, unit: '°C' });
+  const { thresholdC, optimumC, upperC } = profile.stages[stage];
+  if (tempC <= thresholdC || tempC >= upperC) return 0;
+  if (tempC <= optimumC) return tempC - thresholdC;
+  return ((optimumC - thresholdC) * (upperC - tempC)) / (upperC - optimumC);
+}

@@ -1,0 +1,257 @@
+import {
+  addDays,
+  countRange,
+  daysBetween,
+  interval,
+  isNone,
+  isSome,
+  msOf,
+  need,
+  type CountRange,
+  type Instant,
+  type Interval,
+} from '../quantity';
+import { effectiveEntries, type BodyOf, type Entry, type FactEntry, type SpeciesBelief } from '../log';
+import { MILESTONES, type Milestone } from '../species';
+
+/** A clock may run a little ahead of another; more than this is a wrong date. */
+const CLOCK_TOLERANCE_DAYS = 10 / 1440;
+
+/** The last count of one stage: what was seen, when, and which entry says so. */
+export interface LastCount {
+  range: CountRange;
+  at: Instant;
+  entryId: string;
+}
+
+/** When a stage was first there, in the present attempt at a first brood. */
+export interface Appearance {
+  interval: Interval;
+  /** Entries that bound it. */
+  afterEntry: string | null;
+  byEntry: string | null;
+  /** Not seen itself: a later stage was, so it must have been there. */
+  implied: boolean;
+  /** Looks that counted none of it before it appeared, oldest first. */
+  absentAt: Instant[];
+}
+
+export interface Contradiction {
+  says: string;
+  entryIds: string[];
+}
+
+/** What is known of one queen from her log alone. Derived, never stored. */
+export interface QueenLedger {
+  queenId: string;
+  intake: { entryId: string; at: Instant; found: BodyOf<'intake'>['found'] } | null;
+  species: SpeciesBelief | null;
+  loss: { entryId: string; at: Instant; how: BodyOf<'loss'>['how']; cause: BodyOf<'loss'>['cause'] } | null;
+  counts: Record<Milestone, LastCount | null>;
+  appearances: Record<Milestone, Appearance>;
+  /** Times at which all brood was gone although no worker had come: eaten, or died. */
+  broodLost: { interval: Interval; entryId: string }[];
+  looksSpent: number;
+  lastLook: { at: Instant; entryId: string } | null;
+  /** Whole and part days since the last look, feed or move; null before intake. */
+  daysSinceDisturbed: number | null;
+  lastDisturbed: { at: Instant; entryId: string } | null;
+  /** Water lines read, oldest first, mm from the closed end. */
+  waterReadings: { at: Instant; mm: number; entryId: string }[];
+  wetFront: { value: NonNullable<BodyOf<'look'>['wetFront']>; at: Instant; entryId: string } | null;
+  mould: { value: NonNullable<BodyOf<'look'>['mould']>; at: Instant; entryId: string } | null;
+  queenSeen: { at: Instant; atMm: number | null; entryId: string } | null;
+  lastFeed: {
+    at: Instant;
+    food: BodyOf<'feed'>['food'];
+    outcome: BodyOf<'feed'>['outcome'];
+    entryId: string;
+  } | null;
+  /** The keeper chose to leave her alone until then. */
+  restUntil: { until: Instant; entryId: string } | null;
+  contradictions: Contradiction[];
+}
+
+/**
+ * Folds log entries into what is known of each queen now. Amendments are applied; order of the entries does not matter.
+ * @returns by queen id
+ * @throws InputError for a date in the future or not a date, and for counts or lines that cannot be
+ */
+export function ledger(entries: readonly Entry[], now: Instant): Record<string, QueenLedger> {
+  const limit = msOf(addDays(now, CLOCK_TOLERANCE_DAYS));
+  const byQueen: Record<string, QueenLedger> = {};
+  for (const { entry } of effectiveEntries(entries)) {
+    if (entry === null) continue;
+    need(
+      msOf(entry.at) <= limit,
+      'at',
+      `The ${entry.kind} of ${entry.at.slice(0, 16).replace('T', ' ')} lies in the future. Correct its date.`,
+    );
+    const one = (byQueen[entry.queenId] ??= emptyLedger(entry.queenId));
+    fold(one, entry);
+  }
+  for (const one of Object.values(byQueen)) finish(one, now);
+  return byQueen;
+}
+
+const noAppearance = (): Appearance => ({
+  interval: { after: null, by: null },
+  afterEntry: null,
+  byEntry: null,
+  implied: false,
+  absentAt: [],
+});
+
+const forEachMilestone = <T>(make: () => T): Record<Milestone, T> =>
+  Object.fromEntries(MILESTONES.map((m) => [m, make()])) as Record<Milestone, T>;
+
+/** The ledger of a queen about whom nothing is written yet. */
+export function emptyLedger(queenId: string): QueenLedger {
+  return {
+    queenId,
+    intake: null,
+    species: null,
+    loss: null,
+    counts: forEachMilestone(() => null),
+    appearances: forEachMilestone(noAppearance),
+    broodLost: [],
+    looksSpent: 0,
+    lastLook: null,
+    daysSinceDisturbed: null,
+    lastDisturbed: null,
+    waterReadings: [],
+    wetFront: null,
+    mould: null,
+    queenSeen: null,
+    lastFeed: null,
+    restUntil: null,
+    contradictions: [],
+  };
+}
+
+function fold(one: QueenLedger, entry: FactEntry): void {
+  noticeContradictions(one, entry);
+  const seen = { at: entry.at, entryId: entry.id };
+  switch (entry.kind) {
+    case 'intake': {
+      one.intake = { ...seen, found: entry.found };
+      one.species = entry.species;
+      one.lastDisturbed = seen;
+      const caughtAlone = ['walking', 'digging', 'in-water'].includes(entry.found);
+      const none = caughtAlone ? { low: 0, high: 0 } : undefined;
+      observe(one, entry, {
+        eggs: entry.eggs ?? none,
+        larvae: entry.larvae ?? none,
+        pupae: entry.pupae ?? none,
+        workers: entry.workers ?? none,
+      });
+      break;
+    }
+    case 'look':
+      one.looksSpent += 1;
+      one.lastLook = seen;
+      one.lastDisturbed = seen;
+      observe(one, entry, entry);
+      if (entry.waterLineMm !== undefined) {
+        need(
+          Number.isFinite(entry.waterLineMm) && entry.waterLineMm >= 0,
+          'waterLineMm',
+          `The water line (${entry.waterLineMm}) is not a length from the closed end. Give it in mm, 0 or more.`,
+        );
+        one.waterReadings.push({ ...seen, mm: entry.waterLineMm });
+      }
+      if (entry.wetFront) one.wetFront = { ...seen, value: entry.wetFront };
+      if (entry.mould) one.mould = { ...seen, value: entry.mould };
+      if (entry.queen === 'seen') one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
+      break;
+    case 'feed':
+      one.lastDisturbed = seen;
+      one.lastFeed = { ...seen, food: entry.food, outcome: entry.outcome };
+      break;
+    case 'rest':
+      one.restUntil = { until: entry.until, entryId: entry.id };
+      break;
+    case 'loss':
+      one.loss = { ...seen, how: entry.how, cause: entry.cause };
+      break;
+    case 'note':
+      break;
+  }
+}
+
+type Counts = Partial<Record<Milestone, CountRange | undefined>>;
+
+function observe(one: QueenLedger, entry: FactEntry, counts: Counts): void {
+  const counted = MILESTONES.flatMap((m) => {
+    const c = counts[m];
+    return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m) }];
+  });
+  if (broodIsGone(one, counts)) restart(one, entry);
+  for (const { m, range } of counted) {
+    one.counts[m] = { range, at: entry.at, entryId: entry.id };
+    if (isSome(range)) appear(one, m, entry);
+  }
+  for (const { m, range } of counted) {
+    const a = one.appearances[m];
+    if (!isNone(range) || a.interval.by !== null) continue;
+    a.interval = { after: entry.at, by: null };
+    a.afterEntry = entry.id;
+    a.absentAt.push(entry.at);
+  }
+}
+
+function appear(one: QueenLedger, milestone: Milestone, entry: FactEntry): void {
+  const upTo = MILESTONES.indexOf(milestone);
+  for (let i = 0; i <= upTo; i++) {
+    const a = one.appearances[MILESTONES[i] as Milestone];
+    if (a.interval.by !== null) continue;
+    a.interval = interval(a.interval.after, entry.at);
+    a.byEntry = entry.id;
+    a.implied = i < upTo;
+  }
+}
+
+/** Eggs had been there, no worker came, and a look that counted everything found nothing. */
+function broodIsGone(one: QueenLedger, counts: Counts): boolean {
+  const none = (m: Milestone) => counts[m] !== undefined && isNone(counts[m]);
+  return (
+    one.appearances.eggs.interval.by !== null &&
+    one.appearances.workers.interval.by === null &&
+    none('eggs') &&
+    none('larvae') &&
+    none('pupae') &&
+    (counts.workers === undefined || none('workers'))
+  );
+}
+
+function restart(one: QueenLedger, entry: FactEntry): void {
+  const lastWithBrood = (['eggs', 'larvae', 'pupae'] as const)
+    .map((m) => one.counts[m])
+    .filter((c) => c !== null && isSome(c.range))
+    .map((c) => c?.at ?? '')
+    .sort();
+  one.broodLost.push({
+    interval: { after: lastWithBrood[lastWithBrood.length - 1] ?? null, by: entry.at },
+    entryId: entry.id,
+  });
+  one.appearances = forEachMilestone(noAppearance);
+}
+
+function noticeContradictions(one: QueenLedger, entry: FactEntry): void {
+  if (one.loss && one.loss.how === 'died' && entry.kind === 'look' && entry.queen === 'seen') {
+    one.contradictions.push({
+      says: 'She was logged as dead, yet a later look saw her. Amend one of the two.',
+      entryIds: [one.loss.entryId, entry.id],
+    });
+  }
+  if (entry.kind === 'intake' && one.lastLook) {
+    one.contradictions.push({
+      says: 'A look is dated before she was taken in. Amend one of the two dates.',
+      entryIds: [entry.id, one.lastLook.entryId],
+    });
+  }
+}
+
+function finish(one: QueenLedger, now: Instant): void {
+  if (one.lastDisturbed) one.daysSinceDisturbed = Math.max(0, daysBetween(one.lastDisturbed.at, now));
+}

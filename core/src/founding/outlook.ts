@@ -1,0 +1,373 @@
+import {
+  bandOfSorted,
+  daysBetween,
+  InputError,
+  instantOf,
+  msOf,
+  need,
+  normalBelow,
+  normalQuantile,
+  uniformStream,
+  DAY_MS,
+  type Band,
+  type Instant,
+} from '../quantity';
+import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../species';
+import type { QueenLedger } from './ledger';
+import { lateCatch, type Hemisphere } from './late-catch';
+import { missChance, SOFT_DAYS } from './detection';
+import { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './warmth-clock';
+
+export interface OutlookOptions {
+  /** Number of simulated queens; 4,000 when not given. */
+  draws?: number;
+  /** The same seed gives the same outlook; 1 when not given. */
+  seed?: number;
+  /** Where the year runs its course; north when not given. */
+  hemisphere?: Hemisphere;
+}
+
+/** What is to be seen, in order; the last is the day on which the last of the first batch has come out. */
+export const OUTLOOK_EVENTS = [...MILESTONES, 'firstBatchEnd'] as const;
+export type OutlookEvent = (typeof OUTLOOK_EVENTS)[number];
+
+export interface EventOutlook {
+  /** `seen`: in the log; `ahead`: not seen yet. */
+  status: 'seen' | 'ahead';
+  /** When it came or will come; a point is null when it lies beyond the horizon of three years. */
+  band: Band<Instant | null>;
+  /** Chance that it has come about by now, 0..1. */
+  byNow: number;
+}
+
+export interface Outlook {
+  events: Record<OutlookEvent, EventOutlook>;
+  /** The next thing not seen yet; null when the first batch is complete or she is lost. */
+  next: OutlookEvent | null;
+  /**
+   * Chance that a queen of this kind, with her history so far, would still be without `next` at the last look that
+   * counted none: small when she is late. Null when no look has counted it.
+   */
+  stillWithout: number | null;
+  /** How many independent draws the weights are worth. */
+  effectiveDraws: number;
+  /** 1 when the log fits the profile; more when spreads had to be widened so many times over to explain it. */
+  strained: number;
+}
+
+const HORIZON_DAYS = 3 * 365;
+const BATCH_DAYS = { median: 7, logSpread: 0.4 };
+/** Pupae later than this share of first batches takes belong to a second one. Prior. */
+const SECOND_BATCH_SHARE = 0.97;
+/** How far back brood that came with her may go when warmth gives no answer. Prior. */
+const UNKNOWN_PAST_DAYS = 60;
+const MAX_STRAIN = 8;
+
+/**
+ * Projects one queen: when eggs, larvae, pupae and the first workers came or will come, and when the first batch is out.
+ *
+ * Each draw is one possible queen: a factor of her own shared by egg, larva and pupa, and a log-normal warmth sum for
+ * each stage. Stages are drawn one after the other from the part of their distribution that the log allows (between
+ * the last look without and the first look with), and the draw is weighted by the size of that part: sequential
+ * importance sampling of interval-censored observations. A look without is softened by the chance that the first few
+ * eggs were overlooked. If hardly any draw explains the log, all spreads are widened and the answer says so.
+ *
+ * @param profile development figures
+ * @param known what her log says
+ * @param temperature steady °C, or steps of it
+ * @throws InputError when she has no intake, or the temperature or the number of draws cannot be
+ */
+export function outlook(
+  profile: SpeciesProfile,
+  known: QueenLedger,
+  temperature: Temperature,
+  now: Instant,
+  { draws = 4000, seed = 1, hemisphere = 'north' }: OutlookOptions = {},
+): Outlook {
+  need(
+    Number.isInteger(draws) && draws >= 100 && draws <= 200_000,
+    'draws',
+    `The number of draws (${draws}) must be a whole number between 100 and 200,000.`,
+  );
+  need(Number.isFinite(seed), 'seed', `The seed (${seed}) is not a number. Give any whole number.`);
+  if (!known.intake)
+    throw new InputError('intake', 'She has no intake in the log. Log when she was taken in first.');
+  const origin = known.intake.at;
+  const bounds = MILESTONES.map((m) => boundsOf(known, m, origin));
+  const late = lateCatch(profile, origin, hemisphere);
+  const attempt = (warmth: Temperature, strain: number): Sample => {
+    const clocks = STAGES.map((stage) => warmthClock(profile, stage, warmth, origin));
+    return drawAll({ profile, clocks, bounds, late, known, origin, draws, seed, strain });
+  };
+
+  for (let strain = 1; strain <= MAX_STRAIN; strain *= 2) {
+    const sample = attempt(temperature, strain);
+    if (sample.effectiveDraws >= draws / 100)
+      return summarise(sample, known, origin, now, strain, draws, seed);
+  }
+  // She did what was impossible at the temperature given: she must have stood warmer before. Take her kind's best
+  // warmth for the past and the given one from her last look on.
+  const assumed = warmerPast(profile, known, temperature, now);
+  const sample = attempt(assumed, MAX_STRAIN);
+  need(
+    sample.effectiveDraws > 0,
+    'entries',
+    'Her log cannot be explained: some of its dates exclude one another. Amend the wrong one.',
+  );
+  return summarise(sample, known, origin, now, MAX_STRAIN, draws, seed);
+}
+
+function warmerPast(
+  profile: SpeciesProfile,
+  known: QueenLedger,
+  temperature: Temperature,
+  now: Instant,
+): Temperature {
+  const { low, high } = profile.bestTempC.value;
+  const turn = known.lastLook?.at ?? now;
+  const later =
+    typeof temperature === 'number' ? [] : temperature.steps.filter((s) => msOf(s.from) > msOf(turn));
+  return {
+    steps: [
+      { from: instantOf(0), tempC: (low + high) / 2 },
+      { from: turn, tempC: temperatureAt(temperature, turn) },
+      ...later,
+    ],
+  };
+}
+
+interface Bounds {
+  /** Not there yet on this day, -Infinity when unknown. */
+  after: number;
+  /** There by this day, Infinity when not seen. */
+  by: number;
+  /** Last days on which a look counted none. */
+  absent: number[];
+}
+
+function boundsOf(known: QueenLedger, milestone: Milestone, origin: Instant): Bounds {
+  const { interval, absentAt } = known.appearances[milestone];
+  const day = (at: Instant) => daysBetween(origin, at);
+  const absent = absentAt.slice(-3).map(day);
+  // the restart after lost brood is a hard fact: what was eaten is not "overlooked"
+  return {
+    after: interval.after === null ? -Infinity : day(interval.after),
+    by: interval.by === null ? Infinity : day(interval.by),
+    absent,
+  };
+}
+
+interface Sampling {
+  profile: SpeciesProfile;
+  clocks: WarmthClock[];
+  bounds: Bounds[];
+  late: { chance: number; springDay: number };
+  known: QueenLedger;
+  origin: Instant;
+  draws: number;
+  seed: number;
+  strain: number;
+}
+
+interface Sample {
+  /** Day of each event, one array an event. */
+  days: Float64Array[];
+  weights: Float64Array;
+  effectiveDraws: number;
+  stillWithout: number | null;
+}
+
+function drawAll(s: Sampling): Sample {
+  const { profile, clocks, bounds, late, draws, strain } = s;
+  const uniform = uniformStream(s.seed);
+  const days = OUTLOOK_EVENTS.map(() => new Float64Array(draws));
+  const weights = new Float64Array(draws);
+  const queenSpread = profile.queenLogSpread.value * strain;
+  const medians = STAGES.map((st) => Math.log(profile.stages[st].degreeDays));
+  const spreads = STAGES.map((st) => profile.stages[st].logSpread * strain);
+  const start = startOfAttempt(s);
+  const pupaeStillThere = lastPupaeDay(s.known, s.origin);
+  const lookback = lookbackDays(clocks, bounds, medians);
+  const nextUnseen = bounds.findIndex((b) => b.by === Infinity);
+  const asked = nextUnseen >= 0 && (bounds[nextUnseen] as Bounds).absent.length > 0;
+  let massBefore = 0;
+  let massAfter = 0;
+
+  for (let i = 0; i < draws; i++) {
+    const queen = queenSpread * normalQuantile(uniform());
+    const winters = uniform() < late.chance;
+    let from = Math.max(start, winters ? late.springDay : -Infinity);
+    let weight = 1;
+    for (let stage = 0; stage < STAGES.length; stage++) {
+      const clock = clocks[stage] as WarmthClock;
+      const b = bounds[stage] as Bounds;
+      const u = uniform();
+      let day: number;
+      let mass: number;
+      if (from === Infinity) {
+        // the stage before never ends at the warmth planned
+        day = Infinity;
+        mass = b.by === Infinity ? 1 : 0;
+      } else if (stage === 0 && b.after === -Infinity && b.by < Infinity) {
+        // brood came with her: its eggs were laid at some unknown time before, any day being as likely
+        day = b.by - u * lookback;
+        mass = 1;
+      } else {
+        const zero = clock.gathered(from);
+        const mu = (medians[stage] as number) + (stage === 0 ? 0 : queen);
+        const sigma = spreads[stage] as number;
+        // a look without is trusted, but for the few days in which the first ones are easily overlooked
+        const lowDay = b.after - SOFT_DAYS * strain;
+        const low = lowDay > from ? belowLogNormal(clock.gathered(lowDay) - zero, mu, sigma) : 0;
+        const high = b.by === Infinity ? 1 : belowLogNormal(clock.gathered(b.by) - zero, mu, sigma);
+        mass = high - low;
+        if (!(mass > 0)) {
+          weight = 0;
+          break;
+        }
+        const required = Math.exp(mu + sigma * normalQuantile(low + u * mass));
+        day = Math.min(clock.dayOf(zero + required), b.by);
+      }
+      let overlooked = 1;
+      for (const look of b.absent) if (day < look) overlooked *= missChance(stage, look - day, strain);
+      if (asked && stage === nextUnseen) {
+        massBefore += weight;
+        massAfter += weight * mass * overlooked;
+      }
+      weight *= mass * overlooked;
+      (days[stage] as Float64Array)[i] = day;
+      from = day;
+      if (weight === 0) break;
+    }
+    if (weight > 0) {
+      const lastDay = from + batchDays(uniform(), pupaeStillThere - from);
+      (days[4] as Float64Array)[i] = lastDay;
+    }
+    weights[i] = weight;
+  }
+  return {
+    days,
+    weights,
+    effectiveDraws: effectiveNumber(weights),
+    stillWithout: asked && massBefore > 0 ? massAfter / massBefore : null,
+  };
+}
+
+/** The day from which she can lay: settled, or the look that found an earlier brood gone. */
+function startOfAttempt({ known, origin }: Sampling): number {
+  const last = known.broodLost[known.broodLost.length - 1];
+  return last?.interval.by ? daysBetween(origin, last.interval.by) : 0;
+}
+
+/**
+ * How far back the eggs of brood that came with her may have been laid, days: half as much again as the stages that
+ * this brood has behind it.
+ */
+function lookbackDays(clocks: WarmthClock[], bounds: Bounds[], medians: number[]): number {
+  const eggs = bounds[0] as Bounds;
+  if (eggs.by === Infinity) return 0;
+  const clock = clocks[1] as WarmthClock;
+  let degreeDays = 0;
+  for (let stage = 1; stage < STAGES.length; stage++) {
+    degreeDays += Math.exp(medians[stage] as number);
+    const b = bounds[stage] as Bounds;
+    if (b.by !== eggs.by || b.after !== -Infinity) break;
+  }
+  const start = clock.dayOf(clock.gathered(eggs.by) - 1.5 * degreeDays);
+  const days = eggs.by - start;
+  return Number.isFinite(days) && days > 1 ? days : UNKNOWN_PAST_DAYS;
+}
+
+/** Last day on which a look still counted pupae, -Infinity when none did. */
+function lastPupaeDay(known: QueenLedger, origin: Instant): number {
+  const pupae = known.counts.pupae;
+  return pupae && pupae.range.low > 0 ? daysBetween(origin, pupae.at) : -Infinity;
+}
+
+/**
+ * Days from the first worker to the last of the first batch. It is not over while pupae are counted; but pupae long
+ * after the first worker are those of a second batch and say nothing of the first.
+ */
+function batchDays(u: number, pupaeUntil: number): number {
+  const mu = Math.log(BATCH_DAYS.median);
+  const below = belowLogNormal(pupaeUntil, mu, BATCH_DAYS.logSpread);
+  const low = below < SECOND_BATCH_SHARE ? below : 0;
+  return Math.exp(mu + BATCH_DAYS.logSpread * normalQuantile(low + u * (1 - low)));
+}
+
+function belowLogNormal(x: number, mu: number, sigma: number): number {
+  return x > 0 ? normalBelow((Math.log(x) - mu) / sigma) : 0;
+}
+
+/** Kish's effective sample size, (Σw)² / Σw². */
+function effectiveNumber(weights: Float64Array): number {
+  let sum = 0;
+  let squares = 0;
+  for (const w of weights) {
+    sum += w;
+    squares += w * w;
+  }
+  return squares > 0 ? (sum * sum) / squares : 0;
+}
+
+function summarise(
+  sample: Sample,
+  known: QueenLedger,
+  origin: Instant,
+  now: Instant,
+  strain: number,
+  draws: number,
+  seed: number,
+): Outlook {
+  const picks = resample(sample.weights, draws, seed);
+  const nowDay = daysBetween(origin, now);
+  const originMs = msOf(origin);
+  const at = (day: number): Instant | null =>
+    day > nowDay + HORIZON_DAYS ? null : instantOf(originMs + Math.round(day * DAY_MS));
+  const events = {} as Record<OutlookEvent, EventOutlook>;
+  OUTLOOK_EVENTS.forEach((event, k) => {
+    const source = sample.days[k] as Float64Array;
+    const sorted = new Float64Array(draws);
+    let past = 0;
+    for (let i = 0; i < draws; i++) {
+      const day = source[picks[i] as number] as number;
+      sorted[i] = day;
+      if (day <= nowDay) past++;
+    }
+    sorted.sort();
+    const band = bandOfSorted(sorted);
+    const seen = event !== 'firstBatchEnd' && known.appearances[event].interval.by !== null;
+    events[event] = {
+      status: seen ? 'seen' : 'ahead',
+      band: { p10: at(band.p10), p50: at(band.p50), p90: at(band.p90) },
+      byNow: seen ? 1 : past / draws,
+    };
+  });
+  const next = OUTLOOK_EVENTS.find(
+    (e) => events[e].status === 'ahead' && !(e === 'firstBatchEnd' && events[e].byNow > 0.95),
+  );
+  return {
+    events,
+    next: known.loss ? null : (next ?? null),
+    stillWithout: sample.stillWithout,
+    effectiveDraws: sample.effectiveDraws,
+    strained: strain,
+  };
+}
+
+/** Systematic resampling: draws indices in proportion to the weights with one random offset. */
+function resample(weights: Float64Array, n: number, seed: number): Int32Array {
+  let total = 0;
+  for (const w of weights) total += w;
+  const step = total / n;
+  let target = step * uniformStream(seed + 7919)();
+  const picks = new Int32Array(n);
+  let sum = weights[0] as number;
+  let i = 0;
+  for (let k = 0; k < n; k++) {
+    while (sum < target && i < weights.length - 1) sum += weights[++i] as number;
+    picks[k] = i;
+    target += step;
+  }
+  return picks;
+}

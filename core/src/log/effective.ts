@@ -1,0 +1,63 @@
+import { msOf } from '../quantity';
+import type { Amendment, Entry, FactEntry } from './entry';
+
+/** An entry as it stands after every amendment, in the order of what happened. */
+export interface EffectiveEntry {
+  /** The first written entry's id, with what now holds; null when it was withdrawn. */
+  entry: FactEntry | null;
+  original: FactEntry;
+  /** The amendment in force, if any. */
+  amendment: Amendment | null;
+}
+
+/**
+ * Applies amendments: of several for one entry the last written holds; an amendment can itself be withdrawn, and then
+ * what stood before holds again. Nothing is lost: the original stays beside what replaced it.
+ * @returns one item for each fact, sorted by when it happened, then by id
+ */
+export function effectiveEntries(entries: readonly Entry[]): EffectiveEntry[] {
+  const amendments = new Map<string, Amendment[]>();
+  for (const e of entries) {
+    if (e.kind !== 'amendment') continue;
+    const list = amendments.get(e.amends);
+    if (list) list.push(e);
+    else amendments.set(e.amends, [e]);
+  }
+  const inForce = (id: string): Amendment | null => {
+    const list = amendments.get(id);
+    if (!list) return null;
+    const standing = list.filter((a) => {
+      const over = inForce(a.id);
+      return over === null || over.replacement !== null;
+    });
+    return standing.reduce<Amendment | null>((a, b) => (a === null || later(b, a) ? b : a), null);
+  };
+  return entries
+    .filter((e): e is FactEntry => e.kind !== 'amendment')
+    .map((original) => {
+      const amendment = inForce(original.id);
+      const body = amendment?.replacement;
+      const entry =
+        amendment === null
+          ? original
+          : body
+            ? ({
+                ...body,
+                id: original.id,
+                queenId: original.queenId,
+                loggedAt: amendment.loggedAt,
+              } as FactEntry)
+            : null;
+      return { entry, original, amendment };
+    })
+    .sort((a, b) => {
+      const x = a.entry ?? a.original;
+      const y = b.entry ?? b.original;
+      return msOf(x.at) - msOf(y.at) || (x.id < y.id ? -1 : 1);
+    });
+}
+
+function later(a: Amendment, b: Amendment): boolean {
+  const byTime = msOf(a.loggedAt) - msOf(b.loggedAt);
+  return byTime > 0 || (byTime === 0 && a.id > b.id);
+}

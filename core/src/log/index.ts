@@ -1,0 +1,3 @@
+export * from './entry';
+export * from './home';
+export { effectiveEntries, type EffectiveEntry } from './effective';

@@ -1,0 +1,12 @@
+export {
+  MILESTONES,
+  STAGES,
+  type FounderType,
+  type Milestone,
+  type Span,
+  type SpeciesProfile,
+  type Stage,
+  type StageWarmth,
+} from './profile';
+export { provenanceText, type Figure, type Provenance } from './provenance';
+export { SPECIES, speciesProfile } from './catalogue';

@@ -1,0 +1,30 @@
+/** Where a figure comes from, so that the interface can always answer "says who?". */
+export type Provenance =
+  | { kind: 'published'; citation: string }
+  /** Common practice among keepers, without a published source. */
+  | { kind: 'practice' }
+  /** Our own assumption, with a wide spread, to be corrected by the log. */
+  | { kind: 'prior'; why: string }
+  | { kind: 'learned'; n: number };
+
+export interface Figure<T> {
+  value: T;
+  source: Provenance;
+}
+
+export const practice = <T>(value: T): Figure<T> => ({ value, source: { kind: 'practice' } });
+export const prior = <T>(value: T, why: string): Figure<T> => ({ value, source: { kind: 'prior', why } });
+
+/** "common practice, no source", "prior: …", "published: …" or "learned from your log (n=3)". */
+export function provenanceText(source: Provenance): string {
+  switch (source.kind) {
+    case 'published':
+      return `published: ${source.citation}`;
+    case 'practice':
+      return 'common practice, no source';
+    case 'prior':
+      return `prior: ${source.why}`;
+    case 'learned':
+      return `learned from your log (n=${source.n})`;
+  }
+}

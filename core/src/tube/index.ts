@@ -1,0 +1,18 @@
+export {
+  chamberLengthMm,
+  checkTube,
+  tubeVolumeMl,
+  USUAL_PLUGS,
+  waterLineForMl,
+  type Plugs,
+  type TubeShape,
+} from './geometry';
+export {
+  COTTON_DETOUR,
+  reservoirDays,
+  tubeLossGPerDay,
+  waterLossGPerDay,
+  type Evaporation,
+  type RoomConditions,
+} from './water';
+export { reservoirBand, type Reservoir, type WaterReading } from './reservoir';

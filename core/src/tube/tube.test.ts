@@ -1,0 +1,123 @@
+import { DAY_MS, instantOf, msOf, type Instant } from '../quantity';
+import {
+  chamberLengthMm,
+  reservoirBand,
+  reservoirDays,
+  tubeLossGPerDay,
+  tubeVolumeMl,
+  waterLineForMl,
+  waterLossGPerDay,
+  type TubeShape,
+} from './index';
+
+const ROUND: TubeShape = { boreMm: 16, lengthMm: 150, end: 'round' };
+const FLAT: TubeShape = { ...ROUND, end: 'flat' };
+
+/** Sums thin discs: an independent way to the volume. */
+function volumeBySlices(tube: TubeShape, filledMm: number): number {
+  const r = tube.boreMm / 2;
+  const n = 100_000;
+  let mm3 = 0;
+  for (let i = 0; i < n; i++) {
+    const x = ((i + 0.5) / n) * filledMm;
+    const radius2 = tube.end === 'round' && x < r ? r * r - (r - x) ** 2 : r * r;
+    mm3 += (Math.PI * radius2 * filledMm) / n;
+  }
+  return mm3 / 1000;
+}
+
+describe('volume of a tube', () => {
+  test.each([2, 7.9, 8, 30, 75, 100, 150])('filled to %d mm equals the sum of thin discs', (mm) => {
+    expect(tubeVolumeMl(ROUND, mm)).toBeCloseTo(volumeBySlices(ROUND, mm), 5);
+    expect(tubeVolumeMl(FLAT, mm)).toBeCloseTo(volumeBySlices(FLAT, mm), 5);
+  });
+
+  test('and the line for a volume leads back', () => {
+    for (const mm of [0, 1, 5, 8, 60, 149]) {
+      expect(waterLineForMl(ROUND, tubeVolumeMl(ROUND, mm))).toBeCloseTo(mm, 6);
+      expect(waterLineForMl(FLAT, tubeVolumeMl(FLAT, mm))).toBeCloseTo(mm, 6);
+    }
+  });
+
+  test('refuses a line beyond the tube, saying both lengths', () => {
+    expect(() => tubeVolumeMl({ ...ROUND, lengthMm: 125 }, 132)).toThrow(
+      "The water line (132 mm) lies beyond the tube (125 mm). Check the tube's length or the reading.",
+    );
+    expect(() => tubeVolumeMl(ROUND, -1)).toThrow(/outside 0 to/);
+    expect(() => tubeVolumeMl(ROUND, NaN)).toThrow(/not a number/);
+    expect(() => tubeVolumeMl({ ...ROUND, boreMm: 0 }, 10)).toThrow(/bore/);
+  });
+});
+
+describe('chamber', () => {
+  test('is what water and plugs leave', () => {
+    expect(chamberLengthMm(ROUND, 90, { innerMm: 14, outerMm: 16 })).toBe(30);
+  });
+  test('is refused when nothing is left', () => {
+    expect(() => chamberLengthMm(ROUND, 125, { innerMm: 15, outerMm: 15 })).toThrow(/leave no chamber/);
+  });
+});
+
+describe("Stefan's tube", () => {
+  // Bore 16 mm, free path 60 mm, computed with Massman's diffusivity and IAPWS pressure.
+  test.each([
+    [20, 0.5, 0.0631],
+    [24, 0.5, 0.0818],
+    [28, 0.4, 0.1262],
+  ])('at %d °C and humidity %d loses %d g a day', (tempC, roomRelHumidity, expected) => {
+    const loss = waterLossGPerDay({ boreMm: 16, pathMm: 60, tempC, roomRelHumidity });
+    expect(Math.abs(loss / expected - 1)).toBeLessThan(0.002);
+  });
+
+  test('loses nothing into saturated air', () => {
+    expect(waterLossGPerDay({ boreMm: 16, pathMm: 60, tempC: 24, roomRelHumidity: 1 })).toBe(0);
+  });
+
+  test('refuses a humidity in percent', () => {
+    expect(() => waterLossGPerDay({ boreMm: 16, pathMm: 60, tempC: 24, roomRelHumidity: 50 })).toThrow(
+      /share between 0 and 1/,
+    );
+  });
+
+  test('a reservoir of 15–20 ml lasts several months (common practice, no source)', () => {
+    for (const waterLineMm of [80, 100]) {
+      const days = reservoirDays(ROUND, waterLineMm, { tempC: 24, roomRelHumidity: 0.5 });
+      expect(days).toBeGreaterThan(75);
+      expect(days).toBeLessThan(365);
+    }
+  });
+});
+
+describe('how long the water lasts, with the range', () => {
+  const room = { tempC: 24, roomRelHumidity: 0.5, plugs: { innerMm: 15, outerMm: 15 } };
+  const start: Instant = '2026-03-01T12:00:00.000Z';
+  const after = (days: number) => instantOf(msOf(start) + days * DAY_MS);
+  const daysTo = (at: Instant | null) => (msOf(at as Instant) - msOf(start)) / DAY_MS;
+
+  test('with the first line alone is centred on the calculation', () => {
+    const r = reservoirBand(ROUND, [{ at: start, mm: 90 }], room, start);
+    const days = reservoirDays(ROUND, 90, room);
+    expect(daysTo(r.dryAt.p50) / days).toBeCloseTo(1, 1);
+    expect(daysTo(r.dryAt.p90) / daysTo(r.dryAt.p10)).toBeGreaterThan(2);
+  });
+
+  test('follows a tube that loses twice as fast, and grows surer with each reading', () => {
+    const twice = 2 * tubeLossGPerDay(ROUND, 90, room);
+    const readings = [0, 14, 28, 42].map((d) => ({
+      at: after(d),
+      mm: waterLineForMl(ROUND, tubeVolumeMl(ROUND, 90) - (twice / 0.9973) * d),
+    }));
+    const widths = readings.map((_, i) => {
+      const r = reservoirBand(ROUND, readings.slice(0, i + 1), room, after(42));
+      return Math.log(r.lossMlPerDay.p90 / r.lossMlPerDay.p10);
+    });
+    expect(widths[3]).toBeLessThan((widths[0] as number) / 2);
+    const last = reservoirBand(ROUND, readings, room, after(42));
+    expect(Math.abs(last.lossMlPerDay.p50 / twice - 1)).toBeLessThan(0.08);
+    expect(Math.abs(last.lineMm - (readings[3] as { mm: number }).mm)).toBeLessThan(2);
+  });
+
+  test('asks for a reading when there is none', () => {
+    expect(() => reservoirBand(ROUND, [], room, start)).toThrow(/Log where the water ends/);
+  });
+});

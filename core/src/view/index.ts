@@ -1,0 +1,10 @@
+export {
+  DEFAULT_SETTINGS,
+  queenView,
+  viewHoldsUntil,
+  type KeeperSettings,
+  type QueenFacts,
+  type QueenView,
+  type ViewOptions,
+} from './queen-view';
+export { byUrgency, shelfRow, type ShelfRow } from './shelf-row';

@@ -1,0 +1,64 @@
+import { PRESSURES, type Pressure } from '../care';
+import type { OutlookEvent } from '../founding';
+import type { Queen, TubeHome } from '../log';
+import { msOf, type Band, type Instant, type Phrase } from '../quantity';
+import { MILESTONES, type Milestone } from '../species';
+import type { LastCount } from '../founding';
+import type { QueenFacts, QueenView } from './queen-view';
+
+/** One queen as the shelf shows her: enough to draw her tube and say what she needs. */
+export interface ShelfRow {
+  queen: Queen;
+  tube: TubeHome;
+  placeName: string;
+  profileId: string;
+  counts: Record<Milestone, LastCount | null>;
+  /** Chance that each stage has begun by now, 0..1. */
+  likely: Record<Milestone, number>;
+  queenAtMm: number | null;
+  /** Where the water line stands now by reckoning, mm. */
+  lineMm: number;
+  wetFront: string | null;
+  says: Phrase;
+  pressure: Pressure;
+  restUntil: Instant | null;
+  next: { event: OutlookEvent; band: Band<Instant | null> } | null;
+  lost: { how: string; at: Instant } | null;
+  lastLookAt: Instant | null;
+}
+
+export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): ShelfRow {
+  const { ledger: known, outlook: ahead, counsel: advice } = view;
+  const event = ahead?.next ?? null;
+  return {
+    queen,
+    tube,
+    placeName: place.name,
+    profileId: view.profileId,
+    counts: known.counts,
+    likely: Object.fromEntries(MILESTONES.map((m) => [m, ahead?.events[m].byNow ?? 0])) as Record<
+      Milestone,
+      number
+    >,
+    queenAtMm: known.queenSeen?.atMm ?? null,
+    lineMm: advice?.reservoir.lineMm ?? tube.waterLineMm,
+    wetFront: known.wetFront?.value ?? null,
+    says: advice?.next ?? [view.trouble?.message ?? 'Nothing is known of her yet.'],
+    pressure: advice?.pressure ?? 'now',
+    restUntil: advice?.restUntil ?? null,
+    next: ahead && event ? { event, band: ahead.events[event].band } : null,
+    lost: known.loss ? { how: known.loss.how, at: known.loss.at } : null,
+    lastLookAt: known.lastLook?.at ?? null,
+  };
+}
+
+/** Most urgent first; then those that may be looked at; then those at rest by the date they rest until; the lost last. */
+export function byUrgency(a: ShelfRow, b: ShelfRow): number {
+  const lost = Number(a.lost !== null) - Number(b.lost !== null);
+  if (lost !== 0) return lost;
+  const pressure = PRESSURES.indexOf(b.pressure) - PRESSURES.indexOf(a.pressure);
+  if (pressure !== 0) return pressure;
+  const until = (r: ShelfRow) => (r.restUntil ? msOf(r.restUntil) : Infinity);
+  const [x, y] = [until(a), until(b)];
+  return x !== y ? (x < y ? -1 : 1) : a.queen.label.localeCompare(b.queen.label, 'en', { numeric: true });
+}

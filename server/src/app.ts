@@ -1,0 +1,121 @@
+import swagger from '@fastify/swagger';
+import Fastify, { type FastifyError, type FastifyInstance } from 'fastify';
+import {
+  hasZodFastifySchemaValidationErrors,
+  jsonSchemaTransform,
+  serializerCompiler,
+  validatorCompiler,
+  type ZodTypeProvider,
+} from 'fastify-type-provider-zod';
+import type { Store } from './db/store';
+import { Refusal, type ErrorCode } from './errors';
+import type { Views } from './jobs/views';
+import { entriesRoutes } from './routes/entries';
+import { exportRoutes } from './routes/export';
+import { healthRoutes } from './routes/health';
+import { methodsAllowed } from './routes/methods';
+import { queensRoutes } from './routes/queens';
+import { settingsRoutes } from './routes/settings';
+import { shelfRoutes } from './routes/shelf';
+import { speciesRoutes } from './routes/species';
+import { webRoutes } from './routes/web';
+
+export interface AppOptions {
+  store: Store;
+  views: Views;
+  version: string;
+  /** Built web application; only the API is served when not given. */
+  webRoot?: string | undefined;
+  /** The clock, so that tests can set it. */
+  now?: () => Date;
+  logger?: boolean;
+}
+
+export interface Services {
+  store: Store;
+  views: Views;
+  version: string;
+  now: () => Date;
+}
+
+const BODY_LIMIT = 4 * 1024 * 1024;
+
+/** Builds the server: one plugin a resource under /api, and the web application beside it. */
+export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({
+    logger: options.logger ?? false,
+    bodyLimit: BODY_LIMIT,
+  }).withTypeProvider<ZodTypeProvider>();
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  app.setErrorHandler((error: FastifyError | Refusal, request, reply) => {
+    const refusal = toRefusal(error);
+    if (refusal.code === 'internal') request.log.error(error);
+    return reply.code(refusal.status).send(refusal.body());
+  });
+  app.addHook('onSend', async (_request, reply) => {
+    reply.header('x-content-type-options', 'nosniff');
+    reply.header('referrer-policy', 'no-referrer');
+  });
+
+  await app.register(swagger, {
+    openapi: {
+      info: {
+        title: 'Gentle Burrow',
+        version: options.version,
+        description: 'Founding logs for ant keepers.',
+      },
+    },
+    transform: jsonSchemaTransform,
+  });
+
+  const services: Services = {
+    store: options.store,
+    views: options.views,
+    version: options.version,
+    now: options.now ?? (() => new Date()),
+  };
+  await app.register(
+    async (api) => {
+      const methods = methodsAllowed(api);
+      await api.register(healthRoutes, services);
+      await api.register(speciesRoutes, services);
+      await api.register(settingsRoutes, services);
+      await api.register(queensRoutes, services);
+      await api.register(entriesRoutes, services);
+      await api.register(shelfRoutes, services);
+      await api.register(exportRoutes, services);
+      api.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger());
+      methods.refuseOthers();
+    },
+    { prefix: '/api' },
+  );
+  await app.register(webRoutes, { webRoot: options.webRoot });
+  return app;
+}
+
+const BY_FASTIFY_CODE: Record<string, ErrorCode> = {
+  FST_ERR_CTP_INVALID_MEDIA_TYPE: 'wrong-type',
+  FST_ERR_CTP_BODY_TOO_LARGE: 'too-large',
+  FST_ERR_CTP_INVALID_JSON_BODY: 'bad-json',
+  FST_ERR_CTP_EMPTY_JSON_BODY: 'bad-json',
+};
+
+function toRefusal(error: FastifyError | Refusal): Refusal {
+  if (error instanceof Refusal) return error;
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const first = error.validation[0];
+    const field = first?.instancePath.replace(/^\//, '').replaceAll('/', '.');
+    return new Refusal('invalid', sentence(first?.message), field === '' ? undefined : field);
+  }
+  const code = BY_FASTIFY_CODE[error.code];
+  if (code) return new Refusal(code);
+  if (error.statusCode === 400) return new Refusal('bad-json');
+  if (error.statusCode === 413) return new Refusal('too-large');
+  return new Refusal('internal');
+}
+
+function sentence(text: string | undefined): string {
+  if (!text) return new Refusal('invalid').message;
+  return /[.!?]$/.test(text) ? text : `${text}.`;
+}

@@ -1,0 +1,59 @@
+import {
+  closeSync,
+  existsSync,
+  fdatasyncSync,
+  ftruncateSync,
+  openSync,
+  readFileSync,
+  statSync,
+  writeSync,
+} from 'node:fs';
+import type { Fact } from './facts';
+
+/**
+ * Every fact once more, as a line of JSON in a file that is synced to the disk before the fact is acknowledged. PGlite
+ * never calls fsync, so after a power cut the database may have lost its newest rows: what lies behind the position that
+ * the database remembers is then written again.
+ */
+export class Journal {
+  private readonly handle: number;
+  /** Bytes written so far. */
+  position: number;
+
+  constructor(private readonly file: string) {
+    const torn = existsSync(file) ? tornTail(file) : 0;
+    this.handle = openSync(file, 'a');
+    this.position = statSync(file).size;
+    if (torn > 0) {
+      this.position -= torn;
+      ftruncateSync(this.handle, this.position);
+    }
+  }
+
+  append(facts: readonly Fact[]): void {
+    const lines = Buffer.from(facts.map((f) => `${JSON.stringify(f)}\n`).join(''));
+    writeSync(this.handle, lines);
+    fdatasyncSync(this.handle);
+    this.position += lines.length;
+  }
+
+  /** Facts written from this position on. */
+  since(position: number): Fact[] {
+    const bytes = readFileSync(this.file).subarray(position);
+    return bytes
+      .toString('utf8')
+      .split('\n')
+      .filter((line) => line !== '')
+      .map((line) => JSON.parse(line) as Fact);
+  }
+
+  close(): void {
+    closeSync(this.handle);
+  }
+}
+
+/** Length of a last line that was cut off by a crash: it was never acknowledged. */
+function tornTail(file: string): number {
+  const bytes = readFileSync(file);
+  return bytes.length - (bytes.lastIndexOf(0x0a) + 1);
+}

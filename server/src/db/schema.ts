@@ -1,0 +1,96 @@
+import type { Entry, SpeciesProfile } from '@gentle-burrow/core';
+import { sql } from 'drizzle-orm';
+import {
+  check,
+  doublePrecision,
+  foreignKey,
+  index,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3, mode: 'date' });
+
+export const speciesProfiles = pgTable('species_profiles', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  profile: jsonb('profile').$type<SpeciesProfile>().notNull(),
+});
+
+export const places = pgTable('places', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  tempC: doublePrecision('temp_c').notNull(),
+  roomRelHumidity: doublePrecision('room_rel_humidity').notNull(),
+  winterUntil: moment('winter_until'),
+  winterThenTempC: doublePrecision('winter_then_temp_c'),
+});
+
+export const homes = pgTable(
+  'homes',
+  {
+    id: uuid('id').primaryKey(),
+    kind: text('kind').$type<'tube'>().notNull(),
+    outsideMm: doublePrecision('outside_mm').notNull(),
+    boreMm: doublePrecision('bore_mm').notNull(),
+    lengthMm: doublePrecision('length_mm').notNull(),
+    end: text('end').$type<'round' | 'flat'>().notNull(),
+    waterLineMm: doublePrecision('water_line_mm').notNull(),
+    innerPlugMm: doublePrecision('inner_plug_mm').notNull(),
+    outerPlugMm: doublePrecision('outer_plug_mm').notNull(),
+    setUpAt: moment('set_up_at').notNull(),
+  },
+  (t) => [check('homes_water_in_tube', sql`${t.waterLineMm} >= 0 and ${t.waterLineMm} <= ${t.lengthMm}`)],
+);
+
+export const queens = pgTable(
+  'queens',
+  {
+    id: uuid('id').primaryKey(),
+    label: text('label').notNull(),
+    batch: text('batch').notNull().default(''),
+    homeId: uuid('home_id')
+      .notNull()
+      .references(() => homes.id),
+    placeId: uuid('place_id')
+      .notNull()
+      .references(() => places.id),
+    lookingSchool: text('looking_school'),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [index('queens_home').on(t.homeId), index('queens_place').on(t.placeId)],
+);
+
+/** Append-only: a trigger refuses update and delete. What is wrong is amended by another entry. */
+export const entries = pgTable(
+  'entries',
+  {
+    id: uuid('id').primaryKey(),
+    queenId: uuid('queen_id')
+      .notNull()
+      .references(() => queens.id),
+    kind: text('kind').notNull(),
+    at: moment('at').notNull(),
+    loggedAt: moment('logged_at').notNull(),
+    receivedAt: moment('received_at').notNull().defaultNow(),
+    /** For an amendment: the entry that it puts right. */
+    amends: uuid('amends'),
+    /** For an intake: the profile it names. */
+    speciesId: text('species_id').references(() => speciesProfiles.id),
+    /** The whole entry as it was written; the other columns are taken from it for keys and indices. */
+    body: jsonb('body').$type<Entry>().notNull(),
+  },
+  (t) => [
+    foreignKey({ columns: [t.amends], foreignColumns: [t.id], name: 'entries_amends' }),
+    index('entries_queen_at').on(t.queenId, t.at),
+    index('entries_amends_idx').on(t.amends),
+  ],
+);
+
+export const settings = pgTable('settings', {
+  key: text('key').primaryKey(),
+  value: jsonb('value').$type<unknown>().notNull(),
+});

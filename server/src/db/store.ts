@@ -1,0 +1,215 @@
+import {
+  DEFAULT_SETTINGS,
+  SPECIES,
+  type Entry,
+  type Hemisphere,
+  type KeeperSettings,
+  type LookingSchoolId,
+  type Place,
+  type Queen,
+  type QueenFacts,
+  type TubeHome,
+} from '@gentle-burrow/core';
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import type { Fact, Written } from './facts';
+import type { Journal } from './journal';
+import type { Db, OpenDb } from './open';
+import * as t from './schema';
+import { writeFacts } from './write-facts';
+
+type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
+export class Store {
+  private turn: Promise<unknown> = Promise.resolve();
+  private readonly listeners = new Set<(facts: readonly Fact[]) => void>();
+
+  constructor(
+    private readonly open: OpenDb,
+    /** Not used with a PostgreSQL server, which syncs its own log. */
+    private readonly journal: Journal | null = null,
+  ) {}
+
+  get kind(): OpenDb['kind'] {
+    return this.open.kind;
+  }
+
+  /** Brings shipped profiles up to date, and writes again what the journal holds and the database has lost. */
+  async prepare(): Promise<{ replayed: number }> {
+    await this.open.db
+      .insert(t.speciesProfiles)
+      .values(SPECIES.map((s) => ({ id: s.id, name: s.name, profile: s })))
+      .onConflictDoUpdate({
+        target: t.speciesProfiles.id,
+        set: { name: sql`excluded.name`, profile: sql`excluded.profile` },
+      });
+    if (!this.journal) return { replayed: 0 };
+    const behind = this.journal.since(await this.journalPosition());
+    for (let i = 0; i < behind.length; i += 1000) {
+      await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
+    }
+    if (behind.length > 0) await this.rememberPosition(this.open.db, this.journal.position);
+    return { replayed: behind.length };
+  }
+
+  /**
+   * Stores facts durably. An entry that is there already is left as it is.
+   * @throws Refusal when a fact cannot be stored; then none is
+   */
+  async write(facts: readonly Fact[]): Promise<Written> {
+    const mine = this.turn.then(() =>
+      this.open.db.transaction(async (tx) => {
+        const written = await writeFacts(tx, facts);
+        if (this.journal) {
+          const isNew = new Set(written.accepted);
+          const fresh = facts.filter((f) => f.fact !== 'entry' || isNew.has(f.value.id));
+          await this.rememberPosition(tx, this.journal.position);
+          if (fresh.length > 0) this.journal.append(fresh);
+        }
+        return written;
+      }),
+    );
+    this.turn = mine.catch(() => {});
+    const written = await mine;
+    for (const listen of this.listeners) listen(facts);
+    return written;
+  }
+
+  /** Calls back after each write. */
+  onWrite(listener: (facts: readonly Fact[]) => void): void {
+    this.listeners.add(listener);
+  }
+
+  async queens(): Promise<Queen[]> {
+    const rows = await this.open.db
+      .select()
+      .from(t.queens)
+      .orderBy(asc(t.queens.createdAt), asc(t.queens.id));
+    return rows.map(toQueen);
+  }
+
+  async places(): Promise<Place[]> {
+    const rows = await this.open.db.select().from(t.places).orderBy(asc(t.places.name));
+    return rows.map(toPlace);
+  }
+
+  async species() {
+    const rows = await this.open.db.select().from(t.speciesProfiles).orderBy(asc(t.speciesProfiles.name));
+    return rows.map((r) => r.profile);
+  }
+
+  async settings(): Promise<KeeperSettings> {
+    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'keeper'));
+    const kept = (row?.value ?? {}) as Partial<KeeperSettings>;
+    return {
+      lookingSchool: (kept.lookingSchool ?? DEFAULT_SETTINGS.lookingSchool) as LookingSchoolId,
+      hemisphere: (kept.hemisphere ?? DEFAULT_SETTINGS.hemisphere) as Hemisphere,
+    };
+  }
+
+  async entriesOf(queenIds: readonly string[]): Promise<Map<string, Entry[]>> {
+    const found = new Map<string, Entry[]>(queenIds.map((id) => [id, []]));
+    if (queenIds.length === 0) return found;
+    const rows = await this.open.db
+      .select({ body: t.entries.body })
+      .from(t.entries)
+      .where(inArray(t.entries.queenId, [...queenIds]))
+      .orderBy(asc(t.entries.queenId), asc(t.entries.at));
+    for (const { body } of rows) found.get(body.queenId)?.push(body);
+    return found;
+  }
+
+  /** All facts about these queens, in the order asked for; ids that are not known are left out. */
+  async queenFacts(queenIds: readonly string[]): Promise<QueenFacts[]> {
+    if (queenIds.length === 0) return [];
+    const rows = await this.open.db
+      .select()
+      .from(t.queens)
+      .innerJoin(t.homes, eq(t.queens.homeId, t.homes.id))
+      .innerJoin(t.places, eq(t.queens.placeId, t.places.id))
+      .where(inArray(t.queens.id, [...queenIds]));
+    const entries = await this.entriesOf(queenIds);
+    const facts = new Map(
+      rows.map((r) => [
+        r.queens.id,
+        {
+          queen: toQueen(r.queens),
+          tube: toTube(r.homes),
+          place: toPlace(r.places),
+          entries: entries.get(r.queens.id) ?? [],
+        },
+      ]),
+    );
+    return queenIds.map((id) => facts.get(id)).filter((f) => f !== undefined);
+  }
+
+  /** Every fact, places and homes before queens, queens before entries, so that they can be read back in this order. */
+  async *allFacts(): AsyncGenerator<Fact> {
+    yield { fact: 'settings', value: await this.settings() };
+    for (const value of await this.places()) yield { fact: 'place', value };
+    for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toTube(row) };
+    const queens = await this.queens();
+    for (const value of queens) yield { fact: 'queen', value };
+    for (let i = 0; i < queens.length; i += 50) {
+      const some = await this.entriesOf(queens.slice(i, i + 50).map((q) => q.id));
+      for (const list of some.values()) for (const value of list) yield { fact: 'entry', value };
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.turn;
+    this.journal?.close();
+    await this.open.close();
+  }
+
+  private async journalPosition(): Promise<number> {
+    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'journal'));
+    return (row?.value as { bytes: number } | undefined)?.bytes ?? 0;
+  }
+
+  private async rememberPosition(db: Db | Tx, bytes: number): Promise<void> {
+    await db
+      .insert(t.settings)
+      .values({ key: 'journal', value: { bytes } })
+      .onConflictDoUpdate({ target: t.settings.key, set: { value: { bytes } } });
+  }
+}
+
+function toQueen(r: typeof t.queens.$inferSelect): Queen {
+  return {
+    id: r.id,
+    label: r.label,
+    batch: r.batch,
+    homeId: r.homeId,
+    placeId: r.placeId,
+    lookingSchool: r.lookingSchool as LookingSchoolId | null,
+    createdAt: r.createdAt.toISOString(),
+  };
+}
+
+function toPlace(r: typeof t.places.$inferSelect): Place {
+  return {
+    id: r.id,
+    name: r.name,
+    tempC: r.tempC,
+    roomRelHumidity: r.roomRelHumidity,
+    winter:
+      r.winterUntil && r.winterThenTempC !== null
+        ? { until: r.winterUntil.toISOString(), thenTempC: r.winterThenTempC }
+        : null,
+  };
+}
+
+function toTube(r: typeof t.homes.$inferSelect): TubeHome {
+  return {
+    id: r.id,
+    kind: r.kind,
+    outsideMm: r.outsideMm,
+    boreMm: r.boreMm,
+    lengthMm: r.lengthMm,
+    end: r.end,
+    waterLineMm: r.waterLineMm,
+    plugs: { innerMm: r.innerPlugMm, outerMm: r.outerPlugMm },
+    setUpAt: r.setUpAt.toISOString(),
+  };
+}

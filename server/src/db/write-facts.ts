@@ -1,0 +1,137 @@
+import { isDeepStrictEqual } from 'node:util';
+import { SPECIES, type Entry } from '@gentle-burrow/core';
+import { inArray, sql } from 'drizzle-orm';
+import { Refusal } from '../errors';
+import type { Fact, Written } from './facts';
+import type { Db } from './open';
+import * as t from './schema';
+
+type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+type ValueOf<F extends Fact['fact']> = Extract<Fact, { fact: F }>['value'];
+
+/** Writes facts inside a transaction: places, homes and queens are put in their newest form, entries are only added. */
+export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Written> {
+  const of = <F extends Fact['fact']>(kind: F) =>
+    facts.filter((f): f is Extract<Fact, { fact: F }> => f.fact === kind).map((f) => f.value as ValueOf<F>);
+
+  for (const p of lastOfEach(of('place'))) {
+    const row = {
+      id: p.id,
+      name: p.name,
+      tempC: p.tempC,
+      roomRelHumidity: p.roomRelHumidity,
+      winterUntil: p.winter ? new Date(p.winter.until) : null,
+      winterThenTempC: p.winter?.thenTempC ?? null,
+    };
+    await tx.insert(t.places).values(row).onConflictDoUpdate({ target: t.places.id, set: row });
+  }
+  for (const h of lastOfEach(of('home'))) {
+    const row = {
+      id: h.id,
+      kind: h.kind,
+      outsideMm: h.outsideMm,
+      boreMm: h.boreMm,
+      lengthMm: h.lengthMm,
+      end: h.end,
+      waterLineMm: h.waterLineMm,
+      innerPlugMm: h.plugs.innerMm,
+      outerPlugMm: h.plugs.outerMm,
+      setUpAt: new Date(h.setUpAt),
+    };
+    await tx.insert(t.homes).values(row).onConflictDoUpdate({ target: t.homes.id, set: row });
+  }
+  for (const q of lastOfEach(of('queen'))) {
+    const row = { ...q, createdAt: new Date(q.createdAt) };
+    await tx.insert(t.queens).values(row).onConflictDoUpdate({ target: t.queens.id, set: row });
+  }
+  for (const value of of('settings').slice(-1)) {
+    await tx
+      .insert(t.settings)
+      .values({ key: 'keeper', value })
+      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
+  }
+  return addEntries(tx, of('entry'));
+}
+
+function lastOfEach<T extends { id: string }>(values: T[]): T[] {
+  return [...new Map(values.map((v) => [v.id, v])).values()];
+}
+
+const PROFILE_IDS = new Set(SPECIES.map((s) => s.id));
+const ROWS_PER_INSERT = 500;
+
+async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Written> {
+  if (all.length === 0) return { accepted: [], known: [] };
+  const given = new Map<string, Entry>();
+  for (const e of all) {
+    const twin = given.get(e.id);
+    if (twin && !isDeepStrictEqual(twin, e)) throw new Refusal('id-taken', undefined, 'id');
+    given.set(e.id, e);
+  }
+  const known = await storedEntries(tx, [...given.keys()]);
+  for (const [id, stored] of known) {
+    if (!isDeepStrictEqual(stored, given.get(id))) throw new Refusal('id-taken', undefined, 'id');
+  }
+  const fresh = [...given.values()].filter((e) => !known.has(e.id));
+  await checkQueens(tx, fresh);
+  await checkAmended(tx, fresh);
+  // amended entries before their amendments
+  const ordered = [...fresh].sort((a, b) => Number(a.kind === 'amendment') - Number(b.kind === 'amendment'));
+  for (let i = 0; i < ordered.length; i += ROWS_PER_INSERT) {
+    await tx.insert(t.entries).values(ordered.slice(i, i + ROWS_PER_INSERT).map(toRow));
+  }
+  return { accepted: fresh.map((e) => e.id), known: [...known.keys()] };
+}
+
+function toRow(e: Entry): typeof t.entries.$inferInsert {
+  return {
+    id: e.id,
+    queenId: e.queenId,
+    kind: e.kind,
+    at: new Date(e.at),
+    loggedAt: new Date(e.loggedAt),
+    amends: e.kind === 'amendment' ? e.amends : null,
+    speciesId: speciesOf(e),
+    body: e,
+  };
+}
+
+function speciesOf(e: Entry): string | null {
+  const body = e.kind === 'amendment' ? e.replacement : e;
+  if (body?.kind !== 'intake') return null;
+  const id = body.species.profileId;
+  if (!PROFILE_IDS.has(id)) throw new Refusal('no-such-species', undefined, 'species');
+  return id;
+}
+
+async function storedEntries(tx: Tx, ids: string[]): Promise<Map<string, Entry>> {
+  if (ids.length === 0) return new Map();
+  const rows = await tx
+    .select({ body: t.entries.body })
+    .from(t.entries)
+    .where(sql`${t.entries.id} = any(${sql.param(`{${ids.join(',')}}`)}::uuid[])`);
+  return new Map(rows.map((r) => [r.body.id, r.body]));
+}
+
+async function checkQueens(tx: Tx, fresh: readonly Entry[]): Promise<void> {
+  const wanted = [...new Set(fresh.map((e) => e.queenId))];
+  if (wanted.length === 0) return;
+  const found = await tx.select({ id: t.queens.id }).from(t.queens).where(inArray(t.queens.id, wanted));
+  if (found.length < wanted.length) throw new Refusal('no-such-queen', undefined, 'queenId');
+}
+
+async function checkAmended(tx: Tx, fresh: readonly Entry[]): Promise<void> {
+  const amendments = fresh.filter((e) => e.kind === 'amendment');
+  if (amendments.length === 0) return;
+  const here = new Map(fresh.map((e) => [e.id, e]));
+  const stored = await storedEntries(
+    tx,
+    amendments.map((a) => a.amends).filter((id) => !here.has(id)),
+  );
+  for (const a of amendments) {
+    const target = here.get(a.amends) ?? stored.get(a.amends);
+    if (!target || target.queenId !== a.queenId) throw new Refusal('no-such-entry', undefined, 'amends');
+    if (a.replacement && target.kind !== a.replacement.kind)
+      throw new Refusal('wrong-kind', undefined, 'replacement');
+  }
+}

@@ -1,0 +1,45 @@
+import { developmentRate, speciesProfile, type Stage } from '@gentle-burrow/core';
+
+/** A made-up queen: what really goes on in her tube, which the demo's keeper sees only now and then. */
+export interface Truth {
+  species: string;
+  tempC: number;
+  /** Days from intake to the first egg. */
+  laysAfter: number;
+  /** How much slower than the median of her kind. */
+  slow: number;
+  /** How much slower still her larvae are. */
+  slowLarvae?: number;
+  /** Eggs of the first batch. */
+  eggs: number;
+  /** From this day on all brood is gone. */
+  eatenOn?: number;
+}
+
+export interface Brood {
+  eggs: number;
+  larvae: number;
+  pupae: number;
+  workers: number;
+}
+
+/** Counts in her tube on a day after intake: each egg runs through its stages; a second batch follows at first pupae. */
+export function broodOn(truth: Truth, day: number): Brood {
+  const lasts = (stage: Stage) =>
+    truth.slow / Math.max(1e-6, developmentRate(speciesProfile(truth.species), stage, truth.tempC));
+  const [egg, larva, pupa] = [lasts('egg'), lasts('larva') * (truth.slowLarvae ?? 1), lasts('pupa')];
+  const brood: Brood = { eggs: 0, larvae: 0, pupae: 0, workers: 0 };
+  if (truth.eatenOn !== undefined && day >= truth.eatenOn) return brood;
+  const batches = [truth.laysAfter, truth.laysAfter + egg + larva + 3];
+  for (const start of batches) {
+    for (let i = 0; i < truth.eggs; i++) {
+      const age = day - (start + (i * 8) / truth.eggs);
+      if (age < 0) continue;
+      if (age < egg) brood.eggs++;
+      else if (age < egg + larva) brood.larvae++;
+      else if (age < egg + larva + pupa) brood.pupae++;
+      else brood.workers++;
+    }
+  }
+  return brood;
+}

@@ -1,0 +1,58 @@
+/** Every error that a request can meet, with its status and a sentence that a person understands. */
+const CODES = {
+  invalid: { status: 400, says: 'The request does not have the right shape.' },
+  'bad-json': { status: 400, says: 'The body is not valid JSON. Send a JSON object.' },
+  'not-found': {
+    status: 404,
+    says: 'There is nothing at this address. See /api/openapi.json for what there is.',
+  },
+  'no-such-queen': { status: 404, says: 'No queen has this id. Take her in first.' },
+  'no-such-place': { status: 404, says: 'No place has this id. Add the place first.' },
+  'method-not-allowed': { status: 405, says: 'This address does not take that method.' },
+  'id-taken': {
+    status: 409,
+    says: 'This id belongs to something else already. Make a new id (UUID version 7).',
+  },
+  'too-large': { status: 413, says: 'The request is too large. Send it in smaller parts.' },
+  'wrong-type': { status: 415, says: 'The body is not JSON. Send it with content-type: application/json.' },
+  'in-the-future': { status: 422, says: 'The date lies in the future. Correct it.' },
+  'no-such-entry': { status: 422, says: 'The entry to amend is not in her log.' },
+  'wrong-kind': {
+    status: 422,
+    says: 'An amendment must be of the same kind as the entry that it puts right.',
+  },
+  'no-such-species': { status: 422, says: 'No species profile has this id. Choose one from /api/species.' },
+  'not-usable': { status: 422, says: 'A value cannot be used.' },
+  internal: {
+    status: 500,
+    says: 'Something went wrong in the server. What you sent was not stored; try again.',
+  },
+} as const;
+
+export type ErrorCode = keyof typeof CODES;
+
+/** A refusal with a code; the message says what is wrong and how to mend it. */
+export class Refusal extends Error {
+  override readonly name = 'Refusal';
+  readonly status: number;
+
+  constructor(
+    readonly code: ErrorCode,
+    message: string = CODES[code].says,
+    readonly field?: string,
+  ) {
+    super(message);
+    this.status = CODES[code].status;
+  }
+
+  body() {
+    return {
+      error: { code: this.code, message: this.message, ...(this.field ? { field: this.field } : {}) },
+    };
+  }
+}
+
+/** The server cannot start; the message is one clear sentence for the person who started it. */
+export class StartError extends Error {
+  override readonly name = 'StartError';
+}

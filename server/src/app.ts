@@ -28,6 +28,7 @@ export interface AppOptions {
   webRoot?: string | undefined;
   /** The clock, so that tests can set it. */
   now?: () => Date;
+  /** Writes unexpected errors to the standard output. */
   logger?: boolean;
 }
 
@@ -43,7 +44,7 @@ const BODY_LIMIT = 4 * 1024 * 1024;
 /** Builds the server: one plugin a resource under /api, and the web application beside it. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
-    logger: options.logger ?? false,
+    logger: options.logger ? { level: 'error' } : false,
     bodyLimit: BODY_LIMIT,
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validatorCompiler);
@@ -104,15 +105,37 @@ const BY_FASTIFY_CODE: Record<string, ErrorCode> = {
 function toRefusal(error: FastifyError | Refusal): Refusal {
   if (error instanceof Refusal) return error;
   if (hasZodFastifySchemaValidationErrors(error)) {
-    const first = error.validation[0];
-    const field = first?.instancePath.replace(/^\//, '').replaceAll('/', '.');
-    return new Refusal('invalid', sentence(first?.message), field === '' ? undefined : field);
+    const { path, message } = likeliestIssue(
+      error.validation.map((v) => ({
+        path: v.instancePath.split('/').slice(1),
+        message: v.message ?? '',
+        errors: (v.params as { errors?: Issue[][] }).errors,
+      })),
+    );
+    return new Refusal('invalid', sentence(message), path.join('.') || undefined);
   }
   const code = BY_FASTIFY_CODE[error.code];
   if (code) return new Refusal(code);
   if (error.statusCode === 400) return new Refusal('bad-json');
   if (error.statusCode === 413) return new Refusal('too-large');
   return new Refusal('internal');
+}
+
+interface Issue {
+  path: (string | number)[];
+  message: string;
+  /** For a union: what was wrong with each branch. */
+  errors?: Issue[][] | undefined;
+}
+
+/** The first issue; within a union, that of the branch that was meant: the one that was read deepest. */
+function likeliestIssue(issues: Issue[]): Issue {
+  const first = issues[0] ?? { path: [], message: '' };
+  if (!first.errors?.length) return first;
+  const depth = (branch: Issue[]) => Math.max(0, ...branch.map((i) => i.path.length));
+  const meant = first.errors.reduce((a, b) => (depth(b) >= depth(a) ? b : a));
+  const inner = likeliestIssue(meant);
+  return { path: [...first.path, ...inner.path].filter((p) => p !== ''), message: inner.message };
 }
 
 function sentence(text: string | undefined): string {

@@ -10,6 +10,7 @@ import { WorkerPool } from './jobs/pool';
 import { Views } from './jobs/views';
 import { migrationsIn, openStore } from './start';
 
+// bundled beside its worker in server/dist
 const here = dirname(fileURLToPath(import.meta.url));
 const serverFolder = resolve(here, '..');
 const dataDir = resolve(process.env.BURROW_DATA ?? join(serverFolder, '..', 'data'));
@@ -50,13 +51,14 @@ async function serve(): Promise<void> {
   }
   if (!databaseUrl && !existsSync(join(dataDir, 'db', 'PG_VERSION'))) prepareInChild();
   const { store, replayed } = await open();
-  if (replayed > 0) console.log(`${replayed} facts were written again from the journal.`);
+  if (replayed > 0)
+    console.log(`${replayed} entries that the database had lost were written again from the journal.`);
   if (demo) await seedDemo(store, new Date());
 
-  const workerFile = existsSync(join(here, 'project.worker.js'))
-    ? join(here, 'project.worker.js')
-    : join(here, 'jobs', 'project.worker.ts');
-  const pool = new WorkerPool(workerFile, Math.max(1, Math.min(4, availableParallelism())));
+  const pool = new WorkerPool(
+    join(here, 'project.worker.js'),
+    Math.max(1, Math.min(4, availableParallelism())),
+  );
   const { version } = JSON.parse(readFileSync(join(serverFolder, 'package.json'), 'utf8')) as {
     version: string;
   };
@@ -64,6 +66,7 @@ async function serve(): Promise<void> {
     store,
     views: new Views(store, pool),
     version,
+    logger: true,
     webRoot: process.env.WEB_ROOT ?? join(serverFolder, '..', 'app', 'dist'),
   });
   const stop = async () => {

@@ -1,5 +1,5 @@
 import { daysBetween, phrase, type Instant, type Phrase } from '../quantity';
-import type { Outlook, QueenLedger } from '../founding';
+import { warmthPerDay, type Outlook, type QueenLedger } from '../founding';
 import type { SpeciesProfile } from '../species';
 import { criterion, OWN_PRIOR, PRACTICE, type Criterion, type Verdict } from './verdict';
 
@@ -68,10 +68,13 @@ function judge(
   if (next === null) return { answer: 'no', says: ['Her first batch is out.'], pressure: 'rest' };
   const band = ahead.events[next].band;
   const word = WORDS[next];
-  if (band.p50 === null) {
+  if (band.p50 === null || warmthPerDay(profile, 'egg', tempC) === 0) {
     return {
       answer: 'at rest',
-      says: phrase`At ${{ tempC }} nothing moves; ${{ word }} wait for warmth.`,
+      says: [
+        ...phrase`At ${{ tempC }} nothing moves; ${{ word }} wait for warmth`,
+        ...(band.p50 === null ? ['.'] : phrase`, likely about ${{ date: band.p50 }}.`),
+      ],
       pressure: 'rest',
     };
   }

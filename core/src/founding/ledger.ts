@@ -5,6 +5,7 @@ import {
   interval,
   isNone,
   isSome,
+  latest,
   msOf,
   need,
   type CountRange,
@@ -225,15 +226,10 @@ function broodIsGone(one: QueenLedger, counts: Counts): boolean {
 }
 
 function restart(one: QueenLedger, entry: FactEntry): void {
-  const lastWithBrood = (['eggs', 'larvae', 'pupae'] as const)
-    .map((m) => one.counts[m])
-    .filter((c) => c !== null && isSome(c.range))
-    .map((c) => c?.at ?? '')
-    .sort();
-  one.broodLost.push({
-    interval: { after: lastWithBrood[lastWithBrood.length - 1] ?? null, by: entry.at },
-    entryId: entry.id,
-  });
+  const withBrood = (['eggs', 'larvae', 'pupae'] as const).map((m) =>
+    one.counts[m] && isSome(one.counts[m].range) ? one.counts[m].at : null,
+  );
+  one.broodLost.push({ interval: { after: latest(...withBrood), by: entry.at }, entryId: entry.id });
   one.appearances = forEachMilestone(noAppearance);
 }
 

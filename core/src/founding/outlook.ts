@@ -100,8 +100,12 @@ export function outlook(
     return drawAll({ profile, clocks, bounds, late, known, origin, draws, seed, strain });
   };
 
+  let stillWithout: number | null = null;
   for (let strain = 1; strain <= MAX_STRAIN; strain *= 2) {
     const sample = attempt(temperature, strain);
+    // lateness is measured against her kind as it is known, not as it had to be stretched to explain her
+    if (strain === 1) stillWithout = sample.stillWithout;
+    sample.stillWithout = stillWithout;
     if (sample.effectiveDraws >= draws / 100)
       return summarise(sample, known, origin, now, strain, draws, seed);
   }

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 
-/** An ISO 8601 moment with a zone, kept in UTC. */
-export const instantSchema = z.iso
-  .datetime({ offset: true, error: 'Give a date and time with its zone, like 2026-05-03T18:20:00Z.' })
-  .transform((text) => new Date(text).toISOString());
+/** A moment in UTC. */
+export const instantSchema = z.iso.datetime({
+  error: 'Give a date and time in UTC, like 2026-05-03T18:20:00Z.',
+});
 
 /** Ids are made where the entry is written, so that sending one twice is harmless. */
 export const idSchema = z.uuid({ version: 'v7', error: 'The id is not a UUID of version 7.' });
@@ -127,14 +127,11 @@ export const lossSchema = z.object({
 });
 
 /** What an entry says, without who it is about or when it was written. */
-export const entryBodySchema = z.discriminatedUnion('kind', [
-  intakeSchema,
-  lookSchema,
-  feedSchema,
-  noteSchema,
-  restSchema,
-  lossSchema,
-]);
+export const entryBodySchema = z.discriminatedUnion(
+  'kind',
+  [intakeSchema, lookSchema, feedSchema, noteSchema, restSchema, lossSchema],
+  { error: 'The kind of entry is missing or unknown. Use intake, look, feed, note, rest or loss.' },
+);
 
 const head = { id: idSchema, queenId: idSchema, loggedAt: instantSchema };
 
@@ -147,15 +144,21 @@ export const amendmentSchema = z.object({
   replacement: entryBodySchema.nullable(),
 });
 
-export const entrySchema = z.discriminatedUnion('kind', [
-  intakeSchema.extend(head),
-  lookSchema.extend(head),
-  feedSchema.extend(head),
-  noteSchema.extend(head),
-  restSchema.extend(head),
-  lossSchema.extend(head),
-  amendmentSchema,
-]);
+export const entrySchema = z.discriminatedUnion(
+  'kind',
+  [
+    intakeSchema.extend(head),
+    lookSchema.extend(head),
+    feedSchema.extend(head),
+    noteSchema.extend(head),
+    restSchema.extend(head),
+    lossSchema.extend(head),
+    amendmentSchema,
+  ],
+  {
+    error: 'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss or amendment.',
+  },
+);
 
 export type Count = z.infer<typeof countSchema>;
 export type EntryBody = z.infer<typeof entryBodySchema>;

@@ -9,7 +9,7 @@ import {
 } from '../founding';
 import { counsel, placeTemperature, type Counsel } from '../care';
 import type { Entry, LookingSchoolId, Place, Queen, TubeHome } from '../log';
-import { addDays, InputError, type Instant } from '../quantity';
+import { InputError, instantOf, msOf, type Instant } from '../quantity';
 import { speciesProfile, type SpeciesProfile } from '../species';
 
 /** All facts about one queen. */
@@ -91,9 +91,14 @@ function seedOf(id: string): number {
   return hash & 0x7fffffff;
 }
 
+const HOLDS_MS = 30 * 60_000;
+
 /** A view may be shown again until something in it changes by itself, at the most for half an hour. */
 export function viewHoldsUntil(view: QueenView, now: Instant): Instant {
-  const cap = addDays(now, 1 / 48);
   const turns = [view.counsel?.restUntil, ...(view.counsel?.verdicts.map((v) => v.until) ?? [])];
-  return turns.reduce<Instant>((a, t) => (t && t > now && t < a ? t : a), cap);
+  const ahead = turns
+    .filter((t) => t != null)
+    .map((t) => msOf(t))
+    .filter((ms) => ms > msOf(now));
+  return instantOf(Math.min(msOf(now) + HOLDS_MS, ...ahead));
 }

@@ -34,7 +34,10 @@ export class Store {
     return this.open.kind;
   }
 
-  /** Brings shipped profiles up to date, and writes again what the journal holds and the database has lost. */
+  /**
+   * Brings shipped profiles up to date, and writes again what the journal holds and the database has lost.
+   * @returns how many entries had been lost
+   */
   async prepare(): Promise<{ replayed: number }> {
     await this.open.db
       .insert(t.speciesProfiles)
@@ -45,11 +48,13 @@ export class Store {
       });
     if (!this.journal) return { replayed: 0 };
     const behind = this.journal.since(await this.journalPosition());
+    let replayed = 0;
     for (let i = 0; i < behind.length; i += 1000) {
-      await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
+      const written = await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
+      replayed += written.accepted.length;
     }
     if (behind.length > 0) await this.rememberPosition(this.open.db, this.journal.position);
-    return { replayed: behind.length };
+    return { replayed };
   }
 
   /**

@@ -107,7 +107,7 @@ const QUEENS: DemoQueen[] = [
     species: 'camponotus-vagus',
     place: 'cupboard',
     tempC: 26,
-    takenIn: 88,
+    takenIn: 104,
     found: 'walking',
     where: 'Thistle Quarry, gravel path',
     laysAfter: 8,

@@ -29,14 +29,10 @@ export class WorkerPool implements Projector {
   private nextId = 1;
   private closed = false;
 
-  /**
-   * @param file the worker's module
-   * @param execArgv flags for Node, such as a loader for TypeScript
-   */
+  /** @param file the worker's module; Node's own flags are handed on to it */
   constructor(
-    private readonly file: string | URL,
+    private readonly file: string,
     readonly size: number,
-    private readonly execArgv: string[] = [],
   ) {}
 
   run(task: ProjectTask): Promise<Projected[]> {
@@ -67,10 +63,7 @@ export class WorkerPool implements Projector {
 
   private hire(): Hand {
     const hand: Hand = {
-      worker: new Worker(this.file, {
-        execArgv: this.execArgv,
-        resourceLimits: { maxOldGenerationSizeMb: 256 },
-      }),
+      worker: new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: 256 } }),
       busy: null,
       idle: null,
     };

@@ -1,0 +1,22 @@
+// Bundles the server and its worker, so that it starts fast and a worker thread needs no loader.
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
+
+const at = (path) => fileURLToPath(new URL(path, import.meta.url));
+const { dependencies } = JSON.parse(readFileSync(at('package.json'), 'utf8'));
+const own = (name) => name.startsWith('@gentle-burrow/');
+
+await build({
+  entryPoints: [at('src/main.ts'), at('src/jobs/project.worker.ts')],
+  outdir: at('dist'),
+  entryNames: '[name]',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: true,
+  // the installed packages stay where they are; only our own code is bundled
+  external: Object.keys(dependencies).flatMap((name) => (own(name) ? [] : [name, `${name}/*`])),
+  logLevel: 'warning',
+});

@@ -1,0 +1,235 @@
+import {
+  appendedSchema,
+  errorSchema,
+  healthSchema,
+  queenDetailSchema,
+  queenListSchema,
+  shelfSchema,
+  speciesListSchema,
+} from '@gentle-burrow/contract';
+import { plainText } from '@gentle-burrow/core';
+import type { FastifyInstance } from 'fastify';
+import { v7 } from 'uuid';
+import { daysAgo, lookEntry, newQueen, NOW, testServer } from './test-kit';
+
+let t: Awaited<ReturnType<typeof testServer>>;
+let app: FastifyInstance;
+beforeAll(async () => {
+  t = await testServer();
+  app = t.app;
+}, 60_000);
+afterAll(() => t.close());
+
+const get = (url: string) => app.inject({ method: 'GET', url });
+const post = (url: string, payload: object) => app.inject({ method: 'POST', url, payload });
+const refused = (r: { json(): unknown }) => errorSchema.parse(r.json()).error;
+async function takenIn(label: string, ago = 30) {
+  const one = newQueen(label, ago);
+  expect((await post('/api/queens', one)).statusCode).toBe(201);
+  return one;
+}
+
+describe('resources', () => {
+  test('health says who answers and with what', async () => {
+    const health = healthSchema.parse((await get('/api/health')).json());
+    expect(health).toMatchObject({ ok: true, storage: 'pglite', now: NOW.toISOString() });
+  });
+
+  test('species: the eight and two unknowns, every figure with its source', async () => {
+    const { species } = speciesListSchema.parse((await get('/api/species')).json());
+    expect(species).toHaveLength(10);
+    expect(species.find((s) => s.id === 'manica-rubida')?.founder).toEqual({
+      value: 'semi-claustral',
+      source: { kind: 'practice' },
+    });
+  });
+
+  test('a queen taken in comes back with ledger, outlook and counsel', async () => {
+    const one = await takenIn('Whole', 20);
+    await post('/api/entries', lookEntry(one.queen.id, 10, 0));
+    await post('/api/entries', lookEntry(one.queen.id, 2, 6));
+    const detail = queenDetailSchema.parse((await get(`/api/queens/${one.queen.id}`)).json());
+    expect(detail.view.ledger.appearances.eggs.interval).toEqual({ after: daysAgo(10), by: daysAgo(2) });
+    expect(detail.view.outlook?.next).toBe('larvae');
+    expect(detail.view.counsel?.verdicts.map((v) => v.id)).toEqual(['look', 'late', 'water', 'food']);
+    expect(plainText(detail.view.counsel?.next ?? [])).toBe(
+      `Leave her alone until ${daysAgo(-12).slice(0, 10)}.`,
+    );
+    const listed = queenListSchema.parse((await get('/api/queens')).json()).queens;
+    expect(listed.map((q) => q.id)).toContain(one.queen.id);
+  });
+
+  test('taking her in twice is harmless', async () => {
+    const one = await takenIn('Twice');
+    expect((await post('/api/queens', one)).statusCode).toBe(201);
+    expect((await t.store.entriesOf([one.queen.id])).get(one.queen.id)).toHaveLength(1);
+  });
+
+  test('the shelf holds to its schema, most urgent first, and follows a write', async () => {
+    const dry = await takenIn('Dry');
+    await post('/api/entries', { ...lookEntry(dry.queen.id, 1, 3), wetFront: 'dry', waterLineMm: 6 });
+    const shelf = shelfSchema.parse((await get('/api/shelf')).json());
+    expect(shelf.rows[0]).toMatchObject({ pressure: 'now', queen: { label: 'Dry' } });
+    const loss = {
+      kind: 'loss',
+      id: v7(),
+      queenId: dry.queen.id,
+      at: daysAgo(0),
+      loggedAt: daysAgo(0),
+      how: 'died',
+    };
+    expect((await post('/api/entries', loss)).statusCode).toBe(200);
+    const after = shelfSchema.parse((await get('/api/shelf')).json());
+    expect(after.rows[after.rows.length - 1]).toMatchObject({
+      queen: { label: 'Dry' },
+      lost: { how: 'died' },
+    });
+  });
+
+  test('time alone frees a look', async () => {
+    const one = await takenIn('Clock', 30);
+    await post('/api/entries', lookEntry(one.queen.id, 13, 0));
+    const answer = async () => {
+      const detail = queenDetailSchema.parse((await get(`/api/queens/${one.queen.id}`)).json());
+      return detail.view.counsel?.verdicts.find((v) => v.id === 'look')?.answer;
+    };
+    expect(await answer()).toBe('not yet');
+    t.clock.now = new Date(NOW.getTime() + 2 * 86_400_000);
+    expect(await answer()).toBe('you may');
+    t.clock.now = NOW;
+  });
+
+  test('school and place change the advice at once', async () => {
+    const one = await takenIn('Place', 30);
+    await post('/api/entries', lookEntry(one.queen.id, 10, 4));
+    const detail = async () => queenDetailSchema.parse((await get(`/api/queens/${one.queen.id}`)).json());
+    const before = await detail();
+    await app.inject({
+      method: 'PUT',
+      url: `/api/places/${one.place.id}`,
+      payload: { ...one.place, tempC: 20 },
+    });
+    const cooler = await detail();
+    const workers = (d: typeof before) => Date.parse(d.view.outlook?.events.workers.band.p50 ?? '');
+    expect(workers(cooler)).toBeGreaterThan(workers(before));
+    await app.inject({
+      method: 'PATCH',
+      url: `/api/queens/${one.queen.id}`,
+      payload: { lookingSchool: 'weekly' },
+    });
+    expect((await detail()).view.counsel?.verdicts[0]?.answer).toBe('you may');
+    await app.inject({
+      method: 'PATCH',
+      url: `/api/queens/${one.queen.id}`,
+      payload: { lookingSchool: null },
+    });
+    const put = await app.inject({
+      method: 'PUT',
+      url: '/api/settings',
+      payload: { lookingSchool: 'three-to-four-weeks', hemisphere: 'south' },
+    });
+    expect(put.statusCode).toBe(200);
+    expect((await detail()).view.counsel?.verdicts[0]).toMatchObject({ school: 'Every three to four weeks' });
+  });
+
+  test('the log leaves as JSON Lines that can be read line by line', async () => {
+    const r = await get('/api/export.jsonl');
+    const facts = r.body
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as { fact: string });
+    expect(facts.filter((f) => f.fact === 'queen').length).toBeGreaterThan(2);
+    expect(r.headers['content-disposition']).toContain('gentle-burrow-2026-07-01.jsonl');
+  });
+
+  test('the OpenAPI document describes every resource', async () => {
+    const doc = (await get('/api/openapi.json')).json() as { paths: Record<string, object> };
+    expect(Object.keys(doc.paths).sort()).toEqual([
+      '/api/entries',
+      '/api/export.jsonl',
+      '/api/health',
+      '/api/places',
+      '/api/places/{id}',
+      '/api/queens',
+      '/api/queens/{id}',
+      '/api/queens/{id}/entries',
+      '/api/settings',
+      '/api/shelf',
+      '/api/species',
+    ]);
+    expect(JSON.stringify(doc.paths['/api/entries'])).toContain('waterLineMm');
+  });
+});
+
+describe('entries', () => {
+  test('one or a batch, sent twice, stored once', async () => {
+    const { queen } = await takenIn('Batch');
+    const entries = [lookEntry(queen.id, 9), lookEntry(queen.id, 5, 4)];
+    const first = appendedSchema.parse((await post('/api/entries', { entries })).json());
+    expect(first.accepted).toHaveLength(2);
+    const again = appendedSchema.parse((await post('/api/entries', { entries })).json());
+    expect(again).toEqual({ accepted: [], known: expect.arrayContaining(entries.map((e) => e.id)) });
+    const log = (await get(`/api/queens/${queen.id}/entries`)).json() as { entries: unknown[] };
+    expect(log.entries).toHaveLength(3);
+  });
+});
+
+describe('refusals say what is wrong, where, and how to mend it', () => {
+  test.each([
+    ['a count upside down', { eggs: { low: 9, high: 2 } }, 400, 'invalid', 'eggs.high', /Swap them/],
+    ['a negative count', { eggs: { low: -1, high: 2 } }, 400, 'invalid', 'eggs.low', /below 0/],
+    ['a word for a number', { waterLineMm: 'wet' }, 400, 'invalid', 'waterLineMm', /not a number/],
+    [
+      'an id of another version',
+      { id: '11111111-1111-4111-8111-111111111111' },
+      400,
+      'invalid',
+      'id',
+      /version 7/,
+    ],
+    ['a day that does not exist', { at: '2026-02-31T10:00:00Z' }, 400, 'invalid', 'at', /date and time/],
+    ['an unknown kind', { kind: 'wish' }, 400, 'invalid', 'kind', /Use intake, look/],
+    ['the future', { at: '2027-01-01T10:00:00Z' }, 422, 'in-the-future', 'at', /lies in the future/],
+    ['an unknown queen', { queenId: v7() }, 404, 'no-such-queen', 'queenId', /Take her in/],
+  ])('%s', async (_, change, status, code, field, says) => {
+    const { queen } = await takenIn('Refused');
+    const r = await post('/api/entries', { ...lookEntry(queen.id, 1), ...change });
+    expect(r.statusCode).toBe(status);
+    expect(refused(r)).toMatchObject({ code, field, message: expect.stringMatching(says) });
+  });
+
+  test('a fault inside a batch names the entry', async () => {
+    const { queen } = await takenIn('Fault');
+    const entries = [lookEntry(queen.id, 2), { ...lookEntry(queen.id, 1), eggs: { low: 5, high: 1 } }];
+    expect(refused(await post('/api/entries', { entries })).field).toBe('entries.1.eggs.high');
+  });
+
+  test('water beyond the tube', async () => {
+    const one = newQueen();
+    const r = await post('/api/queens', { ...one, tube: { ...one.tube, waterLineMm: 160 } });
+    expect(refused(r)).toMatchObject({
+      field: 'tube.waterLineMm',
+      message:
+        "The water line (160 mm) lies beyond the tube (150 mm). Check the tube's length or the reading.",
+    });
+  });
+
+  test.each([
+    ['GET', '/api/nothing', undefined, undefined, 404, 'not-found'],
+    ['GET', '/api/queens/01a0e96c-8b40-7efe-a766-c5484cc9c466', undefined, undefined, 404, 'no-such-queen'],
+    ['DELETE', '/api/entries', undefined, undefined, 405, 'method-not-allowed'],
+    ['POST', '/api/shelf', '{}', 'application/json', 405, 'method-not-allowed'],
+    ['POST', '/api/entries', 'x'.repeat(5_000_000), 'application/json', 413, 'too-large'],
+    ['POST', '/api/entries', 'a,b', 'text/csv', 415, 'wrong-type'],
+    ['POST', '/api/entries', '{"kind":', 'application/json', 400, 'bad-json'],
+  ] as const)('%s %s', async (method, url, payload, type, status, code) => {
+    const r = await app.inject({
+      method,
+      url,
+      ...(payload === undefined ? {} : { payload, headers: { 'content-type': type } }),
+    });
+    expect(r.statusCode).toBe(status);
+    expect(refused(r).code).toBe(code);
+    if (status === 405) expect(r.headers.allow).toMatch(/GET|POST/);
+  });
+});

@@ -1,0 +1,114 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { queenDetailSchema } from '@gentle-burrow/contract';
+import { openDataDir } from './db/data-dir';
+import { lookEntry, newQueen } from './test-kit';
+
+beforeAll(() => execFileSync(process.execPath, [join(__dirname, '..', 'build.mjs')]), 60_000);
+
+let folder: string;
+beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-start-'))));
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const running: ChildProcess[] = [];
+afterEach(() => running.splice(0).forEach((p) => p.kill('SIGKILL')));
+
+/** The server as a program of its own, on a real data directory. */
+function start(env: Record<string, string>) {
+  const server = spawn(process.execPath, [join(__dirname, '..', 'dist', 'main.js')], {
+    env: {
+      ...process.env,
+      BURROW_DATA: folder,
+      PORT: '0',
+      DATABASE_URL: '',
+      WEB_ROOT: join(folder, 'none'),
+      ...env,
+    },
+  });
+  running.push(server);
+  let said = '';
+  server.stdout.on('data', (d: Buffer) => (said += d.toString()));
+  server.stderr.on('data', (d: Buffer) => (said += d.toString()));
+  const ended = new Promise<{ code: number | null; said: string }>((resolve) =>
+    server.on('exit', (code) => resolve({ code, said })),
+  );
+  const address = new Promise<string>((resolve, reject) => {
+    server.stdout.on('data', () => {
+      const found = /open at (http:\S+)/.exec(said);
+      if (found) resolve(found[1] as string);
+    });
+    void ended.then((e) => reject(new Error(`ended: ${e.said}`)));
+  });
+  address.catch(() => {});
+  return { server, address, ended };
+}
+
+const send = (url: string, body: unknown) =>
+  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+
+test('an acknowledged entry survives kill -9', async () => {
+  const one = newQueen('Survivor');
+  const first = start({});
+  const base = await first.address;
+  expect((await send(`${base}/api/queens`, one)).status).toBe(201);
+  const sent = [];
+  for (let i = 20; i > 0; i--) {
+    const look = lookEntry(one.queen.id, i, i % 7);
+    const answer = await send(`${base}/api/entries`, look);
+    expect(answer.status).toBe(200);
+    sent.push(look);
+  }
+  first.server.kill('SIGKILL');
+  await first.ended;
+
+  const second = start({});
+  const detail = queenDetailSchema.parse(
+    await (await fetch(`${await second.address}/api/queens/${one.queen.id}`)).json(),
+  );
+  expect(detail.entries).toEqual(expect.arrayContaining([one.intake, ...sent]));
+  expect(detail.entries).toHaveLength(21);
+  expect(detail.view.outlook).not.toBeNull(); // computed by a real worker thread
+}, 120_000);
+
+test('a busy port is one clear sentence', async () => {
+  const taken = createServer().listen(0, '127.0.0.1');
+  await new Promise((r) => taken.once('listening', r));
+  const port = String((taken.address() as AddressInfo).port);
+  const { code, said } = await start({ PORT: port }).ended;
+  taken.close();
+  expect(code).toBe(1);
+  expect(said).toContain(`Port ${port} on 127.0.0.1 is taken by another program.`);
+  expect(said).not.toMatch(/at .*\.ts:/);
+}, 60_000);
+
+describe('a data directory', () => {
+  test('of a newer version is left untouched', () => {
+    const file = join(folder, 'burrow.json');
+    writeFileSync(file, '{"name":"gentle-burrow","format":99}');
+    expect(() => openDataDir(folder)).toThrow(/written by a newer version .*format 99/);
+    expect(readFileSync(file, 'utf8')).toContain('99');
+  });
+
+  test('with a damaged mark is left untouched', () => {
+    writeFileSync(join(folder, 'burrow.json'), '{oops');
+    expect(() => openDataDir(folder)).toThrow(/damaged, so the data .* is left untouched/);
+  });
+
+  test('that cannot be written is said so', () => {
+    const file = join(folder, 'a-file');
+    writeFileSync(file, '');
+    expect(() => openDataDir(join(file, 'data'))).toThrow(/cannot be written/);
+  });
+
+  test('in use by a living process is refused; a lock left by a dead one is taken over', () => {
+    writeFileSync(join(folder, 'lock'), '1'); // process 1 is always alive
+    expect(() => openDataDir(folder)).toThrow(/already open in process 1/);
+    writeFileSync(join(folder, 'lock'), '999999999');
+    const dir = openDataDir(folder);
+    expect(readFileSync(join(folder, 'lock'), 'utf8')).toBe(String(process.pid));
+    dir.unlock();
+  });
+});

@@ -1,0 +1,99 @@
+import { join } from 'node:path';
+import type { Entry, Place, Queen, TubeHome } from '@gentle-burrow/core';
+import { v7 } from 'uuid';
+import { buildApp } from './app';
+import { openDb } from './db/open';
+import { Store } from './db/store';
+import type { Projector } from './jobs/pool';
+import { project } from './jobs/project-task';
+import { Views } from './jobs/views';
+
+export const MIGRATIONS = join(__dirname, '..', 'drizzle');
+export const NOW = new Date('2026-07-01T12:00:00.000Z');
+export const daysAgo = (n: number): string => new Date(NOW.getTime() - n * 86_400_000).toISOString();
+
+/** A real database in memory; projections run at once, in this thread. */
+export async function testServer() {
+  const store = new Store(await openDb({ migrationsFolder: MIGRATIONS }));
+  await store.prepare();
+  const inline: Projector = { size: 1, run: async (task) => project(task), close: async () => {} };
+  const clock = { now: NOW };
+  const views = new Views(store, inline);
+  const app = await buildApp({ store, views, version: '0.0.0-test', now: () => clock.now });
+  return {
+    app,
+    store,
+    views,
+    clock,
+    async close() {
+      await app.close();
+      await store.close();
+    },
+  };
+}
+
+export interface NewQueenFacts {
+  queen: Queen;
+  tube: TubeHome;
+  place: Place;
+  intake: Entry;
+}
+
+export function newQueen(label = 'Q1', takenIn = 30): NewQueenFacts {
+  const at = daysAgo(takenIn);
+  const tube: TubeHome = {
+    id: v7(),
+    kind: 'tube',
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round',
+    waterLineMm: 85,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: at,
+  };
+  const place: Place = { id: v7(), name: `Place of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
+  const queen: Queen = {
+    id: v7(),
+    label,
+    batch: '',
+    homeId: tube.id,
+    placeId: place.id,
+    lookingSchool: null,
+    createdAt: at,
+  };
+  const intake: Entry = {
+    kind: 'intake',
+    id: v7(),
+    queenId: queen.id,
+    at,
+    loggedAt: at,
+    found: 'walking',
+    wings: 'dealate',
+    species: { profileId: 'tetramorium-immigrans', sure: 'likely' },
+  };
+  return { queen, tube, place, intake };
+}
+
+export function lookEntry(queenId: string, ago: number, eggs = 0): Entry {
+  return {
+    kind: 'look',
+    id: v7(),
+    queenId,
+    at: daysAgo(ago),
+    loggedAt: daysAgo(ago),
+    queen: 'seen',
+    eggs: { low: eggs, high: eggs },
+    larvae: { low: 0, high: 0 },
+    pupae: { low: 0, high: 0 },
+    workers: { low: 0, high: 0 },
+  };
+}
+
+export const factsOf = ({ queen, tube, place, intake }: NewQueenFacts) =>
+  [
+    { fact: 'place', value: place },
+    { fact: 'home', value: tube },
+    { fact: 'queen', value: queen },
+    { fact: 'entry', value: intake },
+  ] as const;

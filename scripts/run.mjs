@@ -12,8 +12,10 @@ const demo = flags.includes('--demo');
 const fresh = flags.includes('--fresh');
 const dataDir = resolve(process.env.BURROW_DATA ?? join(root, 'data', demo ? 'demo' : 'burrow'));
 
-if (fresh && !demo) fail('--fresh throws the data away, so it goes with the demo alone: npm run demo -- --fresh.');
-if (fresh && process.env.DATABASE_URL) fail('--fresh does not empty a PostgreSQL server. Empty the database there.');
+if (fresh && !demo)
+  fail('--fresh throws the data away, so it goes with the demo alone: npm run demo -- --fresh.');
+if (fresh && process.env.DATABASE_URL)
+  fail('--fresh does not empty a PostgreSQL server. Empty the database there.');
 
 await ensureInstalled();
 await ensureBuilt();

@@ -86,11 +86,7 @@ function judge(
   if (share !== null && share < LATE_SHARE) {
     return {
       answer: 'late',
-      says: [
-        ...phrase`She is late for ${{ word }}: of queens like her about ${{ percent: Math.max(1, share * 100) }} would still be without. `,
-        advice(criteria),
-        ...expected,
-      ],
+      says: [...phrase`She is late for ${{ word }}. `, advice(criteria), ...expected],
       pressure: 'soon',
     };
   }

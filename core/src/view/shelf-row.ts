@@ -1,9 +1,8 @@
 import { PRESSURES, type Pressure } from '../care';
-import type { OutlookEvent } from '../founding';
 import type { Queen, TubeHome } from '../log';
 import { msOf, type Band, type Instant, type Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
-import type { LastCount } from '../founding';
+import type { LastCount, OutlookEvent } from '../founding';
 import type { QueenFacts, QueenView } from './queen-view';
 
 /** One queen as the shelf shows her: enough to draw her tube and say what she needs. */

@@ -1,0 +1,1 @@
+export { NewQueenPage as default } from '@/features/intake/NewQueenPage';

@@ -1,0 +1,85 @@
+import { errorSchema } from '@gentle-burrow/contract';
+import { onlineManager } from '@tanstack/react-query';
+
+const RETRY_MS = 3000;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Asks the server until it answers, then says "online", which lets waiting entries go. */
+async function probe(): Promise<void> {
+  clearTimeout(timer);
+  let up = false;
+  if (navigator.onLine) {
+    up = await fetch('/api/health', { cache: 'no-store' }).then(
+      (r) => r.ok,
+      () => false,
+    );
+  }
+  onlineManager.setOnline(up);
+  if (!up) timer = setTimeout(() => void probe(), RETRY_MS);
+}
+
+/** The query library starts as "online" whatever the browser says, and knows nothing of a server that is down. */
+export function watchNetwork(): void {
+  if (typeof window === 'undefined') return;
+  onlineManager.setEventListener((setOnline) => {
+    const on = () => void probe();
+    const off = () => setOnline(false);
+    window.addEventListener('online', on);
+    window.addEventListener('offline', off);
+    return () => {
+      window.removeEventListener('online', on);
+      window.removeEventListener('offline', off);
+    };
+  });
+  onlineManager.setOnline(navigator.onLine);
+  void probe();
+}
+
+/** The server answered, and refused: the message is a sentence for the keeper. */
+export class RefusedError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message);
+  }
+}
+
+/** The server could not be reached. */
+export class UnreachableError extends Error {}
+
+/**
+ * Calls the API.
+ * @throws UnreachableError when there is no answer, RefusedError when it is a refusal
+ */
+export async function call<T>(path: string, init?: { method: string; body: unknown }): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      ...(init
+        ? { method: init.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }
+        : {}),
+    });
+  } catch {
+    lost();
+    throw new UnreachableError('The server cannot be reached.');
+  }
+  if (response.ok) return (await response.json()) as T;
+  const told = errorSchema.safeParse(await response.json().catch(() => null));
+  if (!told.success && response.status >= 500) {
+    lost();
+    throw new UnreachableError('The server cannot be reached.');
+  }
+  throw new RefusedError(
+    response.status,
+    told.data?.error.message ?? `The server refused (${response.status}).`,
+    told.data?.error.field,
+  );
+}
+
+function lost(): void {
+  onlineManager.setOnline(false);
+  clearTimeout(timer);
+  timer = setTimeout(() => void probe(), RETRY_MS);
+}

@@ -1,0 +1,132 @@
+import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
+import type { Entry, KeeperSettings, Place } from '@gentle-burrow/core';
+import { onlineManager } from '@tanstack/react-query';
+import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
+import { useSyncExternalStore } from 'react';
+import { v7 } from 'uuid';
+import { call, RefusedError } from './network';
+
+/** Something the keeper wrote, on its way to the server. */
+export type Outgoing =
+  | { what: 'entry'; entry: Entry }
+  | { what: 'queen'; body: NewQueen }
+  | { what: 'queen-patch'; queenId: string; patch: QueenPatch }
+  | { what: 'place'; place: Place }
+  | { what: 'settings'; settings: KeeperSettings };
+
+export interface OutboxItem {
+  id: string;
+  out: Outgoing;
+  /** The server refused it: what it said. It is kept until the keeper mends or drops it. */
+  refused?: string;
+}
+
+let database: UseStore | null = null;
+const store = (): UseStore => (database ??= createStore('burrow-outbox', 'items'));
+
+let items: OutboxItem[] = [];
+const listeners = new Set<() => void>();
+const sentListeners = new Set<(out: Outgoing) => void>();
+
+function change(next: OutboxItem[]): void {
+  items = next;
+  for (const l of listeners) l();
+}
+
+/** Reads what an earlier visit left behind. Ids are in the order of writing. */
+export async function openOutbox(): Promise<void> {
+  try {
+    const kept = (await entries<string, OutboxItem>(store())).map(([, item]) => item);
+    const known = new Set(items.map((i) => i.id));
+    change([...kept.filter((k) => !known.has(k.id)), ...items].sort((a, b) => (a.id < b.id ? -1 : 1)));
+  } catch {
+    // no IndexedDB (a private window): what is written lives as long as the page
+  }
+  onlineManager.subscribe((online) => {
+    if (online) void flush();
+  });
+  void flush();
+}
+
+/** Keeps it in the browser first, then sends it. Resolves when it is kept; it may be sent much later. */
+export async function put(out: Outgoing): Promise<void> {
+  const item: OutboxItem = { id: v7(), out };
+  change([...items, item]);
+  await set(item.id, item, store()).catch(() => {});
+  void flush();
+}
+
+export async function drop(id: string): Promise<void> {
+  change(items.filter((i) => i.id !== id));
+  await del(id, store()).catch(() => {});
+}
+
+let flushing: Promise<void> | null = null;
+
+/** Sends what waits, oldest first, one at a time; stops when the server cannot be reached. */
+export function flush(): Promise<void> {
+  flushing ??= withLock(sendAll).finally(() => (flushing = null));
+  return flushing;
+}
+
+/** Two tabs share the outbox: only one sends. Ids make a double sending harmless all the same. */
+async function withLock(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator !== 'undefined' && 'locks' in navigator) {
+    await navigator.locks.request('burrow-outbox', { ifAvailable: true }, async (lock) => {
+      if (lock) await work();
+    });
+  } else await work();
+}
+
+async function sendAll(): Promise<void> {
+  for (let item = nextToSend(); item; item = nextToSend()) {
+    try {
+      await send(item.out);
+    } catch (error) {
+      if (!(error instanceof RefusedError) || error.status >= 500) return;
+      const refused = { ...item, refused: error.message };
+      const { id } = item;
+      change(items.map((i) => (i.id === id ? refused : i)));
+      await set(id, refused, store()).catch(() => {});
+      continue;
+    }
+    // views are fetched anew before the item leaves, so that nothing written ever blinks out
+    await Promise.all([...sentListeners].map((l) => l(item.out)));
+    await drop(item.id);
+  }
+}
+
+const nextToSend = () => items.find((i) => i.refused === undefined);
+
+async function send(out: Outgoing): Promise<void> {
+  switch (out.what) {
+    case 'entry':
+      await call('/entries', { method: 'POST', body: out.entry });
+      break;
+    case 'queen':
+      await call('/queens', { method: 'POST', body: out.body });
+      break;
+    case 'queen-patch':
+      await call(`/queens/${out.queenId}`, { method: 'PATCH', body: out.patch });
+      break;
+    case 'place':
+      await call(`/places/${out.place.id}`, { method: 'PUT', body: out.place });
+      break;
+    case 'settings':
+      await call('/settings', { method: 'PUT', body: out.settings });
+      break;
+  }
+}
+
+/** Calls back after something has reached the server; what it returns is waited for. */
+export function onSent(listener: (out: Outgoing) => Promise<void> | void): void {
+  sentListeners.add(listener as (out: Outgoing) => void);
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+export const outboxItems = (): OutboxItem[] => items;
+export const useOutbox = (): OutboxItem[] => useSyncExternalStore(subscribe, outboxItems, outboxItems);

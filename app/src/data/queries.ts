@@ -1,0 +1,197 @@
+import type { QueenDetail, Shelf } from '@gentle-burrow/contract';
+import {
+  byUrgency,
+  DEFAULT_SETTINGS,
+  type Entry,
+  type EntryBody,
+  type KeeperSettings,
+  type Place,
+  type QueenFacts,
+  type QueenView,
+  type ShelfRow,
+  type SpeciesProfile,
+} from '@gentle-burrow/core';
+import { keepPreviousData, useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import { v7 } from 'uuid';
+import { call } from './network';
+import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox';
+import { newQueensIn, queenIdOf, withPending } from './pending';
+import { projectLocally } from './projection';
+
+const KEYS = {
+  shelf: ['shelf'],
+  queen: (id: string) => ['queen', id],
+  species: ['species'],
+  places: ['places'],
+  settings: ['settings'],
+};
+
+/** Fetches anew what a sent item has changed. To be called once, at the start. */
+export function refetchAfterSending(client: QueryClient): void {
+  onSent(async (out: Outgoing) => {
+    const id = queenIdOf(out);
+    const keys: string[][] = [KEYS.shelf];
+    if (id) keys.push(KEYS.queen(id));
+    if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
+    if (out.what === 'settings') keys.push(KEYS.settings);
+    if (out.what === 'place' || out.what === 'settings') keys.push(['queen']);
+    await Promise.allSettled(keys.map((queryKey) => client.invalidateQueries({ queryKey })));
+  });
+}
+
+export function useSpecies(): SpeciesProfile[] {
+  const { data } = useQuery({
+    queryKey: KEYS.species,
+    queryFn: () => call<{ species: SpeciesProfile[] }>('/species'),
+    staleTime: Infinity,
+  });
+  return data?.species ?? [];
+}
+
+export function usePlaces(): Place[] {
+  const items = useOutbox();
+  const { data } = useQuery({ queryKey: KEYS.places, queryFn: () => call<{ places: Place[] }>('/places') });
+  return useMemo(() => {
+    const all = new Map((data?.places ?? []).map((p) => [p.id, p]));
+    for (const { out } of items) {
+      if (out.what === 'place') all.set(out.place.id, out.place);
+      if (out.what === 'queen') all.set(out.body.place.id, out.body.place);
+    }
+    return [...all.values()].sort((a, b) => a.name.localeCompare(b.name));
+  }, [data, items]);
+}
+
+export function useSettings(): KeeperSettings {
+  const items = useOutbox();
+  const { data } = useQuery({ queryKey: KEYS.settings, queryFn: () => call<KeeperSettings>('/settings') });
+  return useMemo(() => {
+    const waiting = items.flatMap((i) => (i.out.what === 'settings' ? [i.out.settings] : []));
+    return waiting[waiting.length - 1] ?? data ?? DEFAULT_SETTINGS;
+  }, [data, items]);
+}
+
+const queenQuery = (id: string) => ({
+  queryKey: KEYS.queen(id),
+  queryFn: () => call<QueenDetail>(`/queens/${id}`),
+});
+
+export interface ShownQueen {
+  facts: QueenFacts;
+  view: QueenView;
+  /** Something about her has not been sent yet. */
+  waiting: boolean;
+}
+
+export interface Shown<T> {
+  data: T | null;
+  /** Nothing to show yet, and none known to come without a connection. */
+  loading: boolean;
+  error: Error | null;
+  retry(): void;
+}
+
+const factsOf = (d: QueenDetail): QueenFacts => ({ queen: d.queen, tube: d.tube, place: d.place, entries: d.entries });
+const about = (items: readonly OutboxItem[], id: string, place?: string) =>
+  items.filter((i) => queenIdOf(i.out) === id || (i.out.what === 'place' && i.out.place.id === place));
+
+/** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
+export function useQueen(id: string): Shown<ShownQueen> {
+  const items = useOutbox();
+  const settings = useSettings();
+  const isNew = newQueensIn(items).includes(id);
+  const stored = useQuery({ ...queenQuery(id), enabled: !isNew });
+  const { mine, facts } = useMemo(() => {
+    const some = about(items, id, stored.data?.place.id);
+    return { mine: some, facts: withPending(id, stored.data ? factsOf(stored.data) : null, some) };
+  }, [id, stored.data, items]);
+  const local = useQuery({
+    queryKey: ['local', id, stored.data?.at ?? '', settings, mine.map((m) => m.id)],
+    queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
+    enabled: mine.length > 0 && facts !== null,
+    networkMode: 'always',
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+  const data: ShownQueen | null =
+    mine.length > 0
+      ? facts && local.data
+        ? { facts, view: local.data.view, waiting: true }
+        : facts && stored.data
+          ? { facts, view: stored.data.view, waiting: true }
+          : null
+      : stored.data
+        ? { facts: factsOf(stored.data), view: stored.data.view, waiting: false }
+        : null;
+  const error = (mine.length > 0 ? local.error : null) ?? stored.error;
+  return {
+    data,
+    loading: data === null && error === null,
+    error: data === null ? error : null,
+    retry: () => void stored.refetch(),
+  };
+}
+
+/** How many queens are fetched ahead, so that their pages open without a connection. */
+const AHEAD = 40;
+
+/** The shelf, with what still waits worked in. */
+export function useShelf(): Shown<ShelfRow[]> {
+  const items = useOutbox();
+  const settings = useSettings();
+  const client = useQueryClient();
+  const stored = useQuery({
+    queryKey: KEYS.shelf,
+    queryFn: () => call<Shelf>('/shelf'),
+    refetchInterval: 10 * 60_000,
+  });
+  const rows = stored.data?.rows;
+  useEffect(() => {
+    for (const r of rows?.slice(0, AHEAD) ?? []) {
+      void client.prefetchQuery({ ...queenQuery(r.queen.id), staleTime: 5 * 60_000 });
+    }
+  }, [rows, client]);
+
+  const touched = [...new Set(items.map((i) => queenIdOf(i.out)).filter((id) => id !== null))];
+  const locals = useQueries({
+    queries: touched.map((id) => {
+      const mine = about(items, id);
+      const detail = client.getQueryData<QueenDetail>(KEYS.queen(id));
+      const facts = withPending(id, detail ? factsOf(detail) : null, mine);
+      return {
+        queryKey: ['local', id, detail?.at ?? '', settings, mine.map((m) => m.id)],
+        queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
+        enabled: facts !== null,
+        networkMode: 'always' as const,
+        gcTime: 60_000,
+      };
+    }),
+  });
+  const changed = new Map(locals.flatMap((l) => (l.data ? [[l.data.row.queen.id, l.data.row] as const] : [])));
+  let data: ShelfRow[] | null = null;
+  if (rows || changed.size > 0) {
+    const base = (rows ?? []).filter((r) => !changed.has(r.queen.id));
+    data = [...base, ...changed.values()].sort(byUrgency);
+  }
+  return {
+    data,
+    loading: data === null && stored.error === null,
+    error: data === null ? stored.error : null,
+    retry: () => void stored.refetch(),
+  };
+}
+
+/** Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. */
+export async function writeEntry(queenId: string, body: EntryBody): Promise<Entry> {
+  const entry = { ...body, id: v7(), queenId, loggedAt: new Date().toISOString() } as Entry;
+  await put({ what: 'entry', entry });
+  return entry;
+}
+
+/** Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written. */
+export async function amendEntry(queenId: string, amends: string, replacement: EntryBody | null): Promise<Entry> {
+  const now = new Date().toISOString();
+  const entry: Entry = { kind: 'amendment', id: v7(), queenId, at: now, loggedAt: now, amends, replacement };
+  await put({ what: 'entry', entry });
+  return entry;
+}

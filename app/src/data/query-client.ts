@@ -1,0 +1,37 @@
+import { QueryClient } from '@tanstack/react-query';
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
+import { del, get, set } from 'idb-keyval';
+import { RefusedError } from './network';
+
+const MONTH_MS = 1000 * 60 * 60 * 24 * 30;
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      gcTime: MONTH_MS,
+      staleTime: 30_000,
+      retry: (n, error) => !(error instanceof RefusedError) && n < 2,
+    },
+  },
+});
+
+const persister = createAsyncStoragePersister({
+  key: 'burrow-cache',
+  throttleTime: 300,
+  storage:
+    typeof indexedDB === 'undefined'
+      ? undefined
+      : {
+          getItem: async (k: string) => (await get<string>(k)) ?? null,
+          setItem: (k: string, v: string) => set(k, v),
+          removeItem: (k: string) => del(k),
+        },
+});
+
+/** What was last seen is shown again without a connection. What was written is kept by the outbox, not here. */
+export const persistOptions: Omit<PersistQueryClientOptions, 'queryClient'> = {
+  persister,
+  maxAge: MONTH_MS,
+  buster: '1',
+};

@@ -1,0 +1,129 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { put } from '@/data/outbox';
+import { usePlaces, useShelf } from '@/data/queries';
+import { SPACE } from '@/theme/tokens';
+import { dayInput } from '@/ui/dates';
+import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+import { newQueenOf, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
+import { StepHome } from './StepHome';
+import { StepOrigin } from './StepOrigin';
+import { StepSpecies } from './StepSpecies';
+import { SAMPLE_TUBE } from './tubes';
+
+const DRAFT = 'new-queen';
+const QUESTIONS = ['How did she come to you?', 'What is she?', 'Where does she live now?'];
+
+const emptyForm = (): Partial<QueenForm> => ({
+  day: dayInput(new Date()),
+  where: '',
+  label: '',
+  batch: '',
+  broodWithHer: { eggs: null, larvae: null, pupae: null, workers: null },
+  profileId: '',
+  sure: 'likely',
+  namedBy: '',
+  wings: 'unknown',
+  outsideMm: SAMPLE_TUBE.outsideMm,
+  boreMm: SAMPLE_TUBE.boreMm,
+  lengthMm: SAMPLE_TUBE.lengthMm,
+  end: SAMPLE_TUBE.end,
+  waterLineMm: SAMPLE_TUBE.waterLineMm,
+  innerMm: SAMPLE_TUBE.plugs.innerMm,
+  outerMm: SAMPLE_TUBE.plugs.outerMm,
+  placeId: '',
+  placeName: '',
+  tempC: 24,
+  roomRelHumidity: 0.5,
+});
+
+interface Draft {
+  step: number;
+  form: Partial<QueenForm>;
+}
+
+/** Takes a queen in: three short steps, each kept while it is typed. */
+export function NewQueenPage() {
+  const [draft] = useState(() => readDraft<Draft>(DRAFT));
+  const [step, setStep] = useState(draft?.step ?? 0);
+  const places = usePlaces();
+  const shelf = useShelf();
+  const form = useForm<QueenForm>({
+    resolver: zodResolver(queenFormSchema),
+    defaultValues: { ...emptyForm(), ...draft?.form },
+    mode: 'onTouched',
+  });
+  const values = useWatch({ control: form.control }) as Partial<QueenForm>;
+  useEffect(() => keepDraft(DRAFT, { step, form: values } satisfies Draft), [step, values]);
+
+  // a name and a place are offered, not forced
+  const { getValues, setValue } = form;
+  const labels = shelf.data?.map((r) => r.queen.label).join('\n');
+  useEffect(() => {
+    if (labels !== undefined && getValues('label') === '') setValue('label', nextLabel(labels.split('\n')));
+  }, [labels, getValues, setValue]);
+  const firstPlace = places[0]?.id;
+  useEffect(() => {
+    if (firstPlace && getValues('placeId') === '' && getValues('placeName') === '')
+      setValue('placeId', firstPlace as never);
+  }, [firstPlace, getValues, setValue]);
+
+  const next = async () => {
+    if (await form.trigger(STEP_FIELDS[step])) setStep(step + 1);
+  };
+  const save = form.handleSubmit(async (checked) => {
+    const body = newQueenOf(checked, places);
+    await put({ what: 'queen', body });
+    clearDraft(DRAFT);
+    router.replace(`/queens/${body.queen.id}` as never);
+  });
+  const startOver = () => {
+    clearDraft(DRAFT);
+    form.reset(emptyForm() as QueenForm);
+    setStep(0);
+  };
+
+  return (
+    <FormProvider {...form}>
+      <Screen
+        key={step}
+        question={QUESTIONS[step] as string}
+        back="/"
+        foot={
+          <View style={styles.foot}>
+            {step > 0 ? (
+              <Button mode="outlined" onPress={() => setStep(step - 1)} style={styles.button}>
+                Back
+              </Button>
+            ) : null}
+            <Button mode="contained" style={styles.button} onPress={() => void (step < 2 ? next() : save())}>
+              {step < 2 ? 'Next' : 'Take her in'}
+            </Button>
+          </View>
+        }
+      >
+        <View style={styles.progress}>
+          <Words kind="small" soft>{`Step ${step + 1} of 3. What you write is kept if you leave.`}</Words>
+          {draft ? (
+            <Button compact mode="text" onPress={startOver}>
+              Start over
+            </Button>
+          ) : null}
+        </View>
+        {step === 0 ? <StepOrigin /> : step === 1 ? <StepSpecies /> : <StepHome places={places} />}
+      </Screen>
+    </FormProvider>
+  );
+}
+
+const styles = StyleSheet.create({
+  foot: { flexDirection: 'row', gap: SPACE.s },
+  button: { flex: 1 },
+  progress: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
+});

@@ -1,0 +1,103 @@
+import { countText, type Count, type Milestone } from '@gentle-burrow/core';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { Fault, NumberField } from '@/ui/fields';
+import { Words } from '@/ui/Words';
+import { SOME, tapNumber } from './look-draft';
+
+const NUMBERS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 30, 50];
+
+interface CountPadProps {
+  stage: Milestone;
+  count: Count | null;
+  fault: string | undefined;
+  onChange(count: Count | null): void;
+}
+
+/** Counting one stage with a thumb: none, some, a number, or two numbers for a range. */
+export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
+  const chosen = (n: number) => count !== null && (count.low === n || count.high === n);
+  const some = count !== null && count.high === null && count.low === 1;
+  return (
+    <View style={styles.pad} role="group" aria-label={`Count of ${stage}`}>
+      <View style={styles.head}>
+        <Words kind="bold">{`${stage[0]?.toUpperCase()}${stage.slice(1)}: ${count ? countText(count) : 'not counted'}`}</Words>
+        <Words kind="small" soft>
+          Two numbers make a range.
+        </Words>
+      </View>
+      <View style={styles.keys}>
+        <Key label="None" on={chosen(0)} onPress={() => onChange(tapNumber(count, 0))} says={`no ${stage}`} />
+        <Key label="Some" on={some} onPress={() => onChange(some ? null : SOME)} says={`some ${stage}`} />
+        {NUMBERS.map((n) => (
+          <Key
+            key={n}
+            label={String(n)}
+            on={chosen(n)}
+            onPress={() => onChange(tapNumber(count, n))}
+            says={`${n} ${stage}`}
+          />
+        ))}
+      </View>
+      <View style={styles.fields}>
+        <NumberField
+          label={`${stage} from`}
+          value={count?.low ?? null}
+          onChange={(v) => onChange(v === null ? null : { low: whole(v), high: count?.high ?? whole(v) })}
+        />
+        <NumberField
+          label={`${stage} to`}
+          value={count?.high ?? null}
+          onChange={(v) =>
+            onChange(
+              count === null && v === null
+                ? null
+                : { low: count?.low ?? 0, high: v === null ? null : whole(v) },
+            )
+          }
+        />
+      </View>
+      <Fault>{fault}</Fault>
+    </View>
+  );
+}
+
+const whole = (v: number): number => Math.max(0, Math.round(v));
+
+function Key({ label, on, says, onPress }: { label: string; on: boolean; says: string; onPress(): void }) {
+  const p = useBurrow();
+  return (
+    <Pressable
+      role="button"
+      aria-pressed={on}
+      aria-label={says}
+      onPress={onPress}
+      style={[
+        styles.key,
+        {
+          borderColor: on ? p.moss : p.rule,
+          backgroundColor: on ? p.mossWash : p.sheet,
+          borderWidth: on ? 2 : 1,
+        },
+      ]}
+    >
+      <Words kind={on ? 'bold' : 'body'}>{label}</Words>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  pad: { gap: SPACE.s },
+  head: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap' },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs + 2 },
+  key: {
+    minWidth: TARGET,
+    height: TARGET,
+    paddingHorizontal: SPACE.s,
+    borderRadius: 4,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  fields: { flexDirection: 'row', gap: SPACE.s },
+});

@@ -1,0 +1,223 @@
+import {
+  countText,
+  MILESTONES,
+  type Milestone,
+  type SpeciesProfile,
+  type TubeHome,
+} from '@gentle-burrow/core';
+import { Pressable, StyleSheet, View, type PointerEvent } from 'react-native';
+import { lensView } from '@/features/queen/HerTube';
+import { anatomyOf, PILE_AT } from '@/features/tube/anatomy';
+import { DragLine } from '@/features/tube/DragLine';
+import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';
+import { usePreferences } from '@/theme/preferences';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { lengthText } from '@/ui/units';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+import type { LookDraft } from './look-draft';
+
+interface LookDrawingProps {
+  tube: TubeHome;
+  profile: SpeciesProfile | undefined;
+  draft: LookDraft;
+  /** Where the water should stand by reckoning, mm. */
+  reckonedMm: number;
+  stage: Milestone;
+  onStage(stage: Milestone): void;
+  onChange(part: Partial<LookDraft>): void;
+}
+
+/** Of the drawing, above the glass. */
+const MARGIN_MM = 3;
+
+/** The drawing is the form: drag the water line, tap where she sits, tap the brood to count it. */
+export function LookDrawing({
+  tube,
+  profile,
+  draft,
+  reckonedMm,
+  stage,
+  onStage,
+  onChange,
+}: LookDrawingProps) {
+  const p = useBurrow();
+  const units = usePreferences();
+  const [width, onLayout] = useWidth();
+  const a = anatomyOf(tube);
+  const lineMm = draft.waterLineMm ?? reckonedMm;
+  const drawing = {
+    tube,
+    lineMm,
+    counts: draft.counts,
+    queenAtMm: draft.queenAtMm,
+    profile,
+    wetFront: draft.wetFront,
+    mould: draft.mould,
+    empty: draft.queen === 'not-seen',
+  };
+  const whole = scaleOf(tube, width);
+  const view = lensView(a, 2 * a.R + 6, width);
+  const lens = scaleOf(tube, width, view);
+  const sit = (mm: number) =>
+    onChange({ queen: 'seen', queenAtMm: Math.round(Math.max(a.chamberStart, Math.min(a.chamberEnd, mm))) });
+  const tap = (e: PointerEvent) => {
+    const box = (e.currentTarget as unknown as Element).getBoundingClientRect();
+    sit(lens.from + (e.nativeEvent.clientX - box.left) / lens.pxPerMm);
+  };
+  const queenMm = draft.queenAtMm ?? a.chamberStart + (a.chamberEnd - a.chamberStart) * 0.74;
+  return (
+    <View style={styles.all} onLayout={onLayout}>
+      <View style={{ height: whole.height + TARGET }}>
+        <TubeDrawing {...drawing} width={width} />
+        {width > 0 ? (
+          <DragLine
+            label="Water line"
+            mm={lineMm}
+            min={0}
+            max={a.plugStart}
+            scale={whole}
+            text={lengthText(lineMm, units.length)}
+            onChange={(waterLineMm) => onChange({ waterLineMm })}
+          />
+        ) : null}
+      </View>
+      <View style={styles.water}>
+        <Words kind="small" soft={draft.waterLineMm === null} style={styles.fill}>
+          {draft.waterLineMm === null
+            ? `Water line not read. By reckoning it stands at ${lengthText(reckonedMm, units.length)}.`
+            : `Water line read at ${lengthText(draft.waterLineMm, units.length)}.`}
+        </Words>
+        <Pressable
+          role="button"
+          onPress={() =>
+            onChange({ waterLineMm: draft.waterLineMm === null ? Math.round(reckonedMm) : null })
+          }
+          style={[styles.small, { borderColor: p.rule, backgroundColor: p.sheet }]}
+        >
+          <Words kind="small">{draft.waterLineMm === null ? 'It is as drawn' : 'Not read'}</Words>
+        </Pressable>
+      </View>
+      <View
+        style={[styles.lens, { borderColor: p.rule, backgroundColor: p.sheet, height: lens.height + TARGET }]}
+      >
+        <View onPointerDown={tap} style={CROSSHAIR}>
+          <TubeDrawing {...drawing} width={width} view={view} ghosts />
+        </View>
+        {width > 0
+          ? MILESTONES.map((m) => (
+              <BroodSpot
+                key={m}
+                stage={m}
+                on={m === stage}
+                left={
+                  (a.chamberStart + (a.chamberEnd - a.chamberStart) * PILE_AT[m] - lens.from) * lens.pxPerMm
+                }
+                top={(MARGIN_MM + a.R + a.r) * lens.pxPerMm - TARGET}
+                onPress={() => onStage(m)}
+              />
+            ))
+          : null}
+        {width > 0 && draft.queen !== 'not-seen' ? (
+          <DragLine
+            label="Where she sits"
+            mm={queenMm}
+            min={a.chamberStart}
+            max={a.chamberEnd}
+            scale={lens}
+            text={lengthText(queenMm, units.length)}
+            onChange={sit}
+          />
+        ) : null}
+      </View>
+      <Words kind="small" soft>
+        {draft.queen === 'seen' && draft.queenAtMm !== null
+          ? `She sits at ${lengthText(draft.queenAtMm, units.length)}.`
+          : draft.queen === 'not-seen'
+            ? 'Not seen this time. That is no death.'
+            : 'Tap where she sits.'}
+      </Words>
+      <View role="tablist" aria-label="Stage to count" style={styles.stages}>
+        {MILESTONES.map((m) => (
+          <StageTab key={m} stage={m} on={m === stage} count={draft.counts[m]} onPress={() => onStage(m)} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+interface BroodSpotProps {
+  stage: Milestone;
+  on: boolean;
+  left: number;
+  top: number;
+  onPress(): void;
+}
+
+/** Where brood of a stage lies in the drawing: tapped, it is counted. The tabs below do the same for the keyboard. */
+function BroodSpot({ on, left, top, onPress }: BroodSpotProps) {
+  const p = useBurrow();
+  return (
+    <Pressable
+      aria-hidden
+      tabIndex={-1}
+      onPress={onPress}
+      style={[styles.spot, { left: left - TARGET / 2, top, borderColor: on ? p.moss : p.glass }]}
+    />
+  );
+}
+
+interface StageTabProps {
+  stage: Milestone;
+  on: boolean;
+  count: LookDraft['counts'][Milestone];
+  onPress(): void;
+}
+
+function StageTab({ stage, on, count, onPress }: StageTabProps) {
+  const p = useBurrow();
+  return (
+    <Pressable
+      role="tab"
+      aria-selected={on}
+      aria-label={`${stage}, ${count ? countText(count) : 'not counted'}`}
+      onPress={onPress}
+      style={[
+        styles.stage,
+        { borderBottomColor: on ? p.moss : p.rule, backgroundColor: on ? p.mossWash : 'transparent' },
+      ]}
+    >
+      <Words kind={on ? 'smallBold' : 'small'}>{stage}</Words>
+      <Words kind={count ? 'bold' : 'small'} soft={!count}>
+        {count ? countText(count) : '–'}
+      </Words>
+    </Pressable>
+  );
+}
+
+const CROSSHAIR = { cursor: 'crosshair' } as object;
+
+const styles = StyleSheet.create({
+  all: { gap: SPACE.s },
+  fill: { flex: 1 },
+  water: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  small: {
+    minHeight: TARGET,
+    paddingHorizontal: SPACE.m,
+    borderWidth: 1,
+    borderRadius: 4,
+    justifyContent: 'center',
+  },
+  lens: { borderWidth: 1, borderRadius: 8, overflow: 'hidden' },
+  spot: {
+    position: 'absolute',
+    width: TARGET,
+    height: TARGET,
+    borderWidth: 1,
+    borderStyle: 'dotted',
+    borderRadius: 22,
+  },
+  stages: { flexDirection: 'row' },
+  stage: { flex: 1, minHeight: 52, alignItems: 'center', justifyContent: 'center', borderBottomWidth: 3 },
+});

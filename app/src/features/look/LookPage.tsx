@@ -1,0 +1,215 @@
+import { effectiveEntries, type BodyOf, type Milestone } from '@gentle-burrow/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { Choice } from '@/ui/Choice';
+import { dayInput, nearText } from '@/ui/dates';
+import { useDraft } from '@/ui/drafts';
+import { DateField, Fault, TextField } from '@/ui/fields';
+import { Screen } from '@/ui/Screen';
+import { Caution, Sheet } from '@/ui/Sheet';
+import { Failed, Loading } from '@/ui/states';
+import { offerUndo } from '@/ui/undo';
+import { Words } from '@/ui/Words';
+import { CountPad } from './CountPad';
+import { draftOf, EMPTY_LOOK, faultsOf, lookBody, momentOf, type LookDraft } from './look-draft';
+import { LookDrawing } from './LookDrawing';
+
+/** What do you see? */
+export function LookPage({ id, amend }: { id: string; amend?: string | undefined }) {
+  const { data, loading, error, retry } = useQueen(id);
+  const back = `/queens/${id}`;
+  if (data) {
+    const amended = amend ? findLook(data, amend) : null;
+    if (!amend || amended) return <LookForm key={amend ?? 'new'} shown={data} amended={amended} />;
+  }
+  return (
+    <Screen question="What do you see?" back={back}>
+      {loading ? <Loading what="her tube" /> : null}
+      {error ? <Failed error={error} onRetry={retry} /> : null}
+      {data ? <Words>This look is not in her log. Go back and choose one that is.</Words> : null}
+    </Screen>
+  );
+}
+
+function findLook(shown: ShownQueen, id: string) {
+  const entry = effectiveEntries(shown.facts.entries).find((e) => e.original.id === id)?.entry;
+  return entry?.kind === 'look' ? entry : null;
+}
+
+const FRONTS = [
+  { value: 'dry', label: 'Dry' },
+  { value: 'right', label: 'Right', hint: 'stops short' },
+  { value: 'at-face', label: 'At the face' },
+  { value: 'soaked', label: 'Soaked' },
+  { value: 'leaking', label: 'Leaking' },
+] as const;
+const MOULDS = [
+  { value: 'none', label: 'None' },
+  { value: 'far-plug', label: 'Far plug' },
+  { value: 'near-brood', label: 'Near brood' },
+] as const;
+const SEEN = [
+  { value: 'seen', label: 'I saw her' },
+  { value: 'not-seen', label: 'Not seen' },
+] as const;
+const DAYS = [
+  { value: 'today', label: 'Now' },
+  { value: 'yesterday', label: 'Yesterday' },
+  { value: 'other', label: 'Another day' },
+] as const;
+
+interface LookFormProps {
+  shown: ShownQueen;
+  amended: (BodyOf<'look'> & { id: string }) | null;
+}
+
+function LookForm({ shown, amended }: LookFormProps) {
+  const { facts, view } = shown;
+  const { queen, tube } = facts;
+  const start = useMemo(() => (amended ? draftOf(amended) : EMPTY_LOOK), [amended]);
+  const {
+    value: draft,
+    change,
+    clear,
+  } = useDraft<LookDraft>(`look.${queen.id}.${amended?.id ?? 'new'}`, start);
+  const [stage, setStage] = useState<Milestone>('eggs');
+  const [tried, setTried] = useState(false);
+  const profile = useSpecies().find((s) => s.id === view.profileId);
+  const now = new Date();
+  const intakeAt = view.ledger.intake?.at ?? queen.createdAt;
+  const faults = faultsOf(draft, now, intakeAt);
+  const shownFaults = tried ? faults : {};
+  const yesterday = dayInput(new Date(now.getTime() - 86_400_000));
+  const when = draft.day === null ? 'today' : draft.otherDay ? 'other' : 'yesterday';
+  const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
+    change({ counts: { ...draft.counts, [m]: count } });
+
+  const save = async () => {
+    setTried(true);
+    if (Object.keys(faults).length > 0) return;
+    const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at));
+    const written = amended ? await amendEntry(queen.id, amended.id, body) : await writeEntry(queen.id, body);
+    clear();
+    offerUndo(amended ? 'Look amended.' : `Look at ${queen.label} kept.`, () =>
+      amendEntry(queen.id, written.id, null),
+    );
+    router.navigate(`/queens/${queen.id}` as never);
+  };
+
+  const last = view.ledger.lastLook;
+  const copyLast = () =>
+    change({
+      queen: 'seen',
+      counts: {
+        eggs: view.ledger.counts.eggs?.range ?? null,
+        larvae: view.ledger.counts.larvae?.range ?? null,
+        pupae: view.ledger.counts.pupae?.range ?? null,
+        workers: view.ledger.counts.workers?.range ?? null,
+      },
+    });
+  const lookVerdict = view.counsel?.verdicts.find((v) => v.id === 'look');
+
+  return (
+    <Screen
+      question={amended ? 'What was it really?' : 'What do you see?'}
+      back={`/queens/${queen.id}`}
+      foot={
+        <View>
+          <Fault>
+            {shownFaults.all ??
+              shownFaults.day ??
+              (shownFaults.counts ? Object.values(shownFaults.counts)[0] : undefined)}
+          </Fault>
+          <Button mode="contained" icon="check" onPress={() => void save()}>
+            {amended ? 'Keep the correction' : 'Keep this look'}
+          </Button>
+        </View>
+      }
+    >
+      <Words soft>
+        {amended
+          ? `${queen.label}: you are putting right a look. What it said before stays in her log.`
+          : `${queen.label}. Short and planned: queen, brood, water, plug, mould. Then shut the drawer.`}
+      </Words>
+      {!amended && lookVerdict?.answer === 'not yet' && draft.day === null ? (
+        <Caution>
+          <Words kind="small">
+            By your school she should still be left alone. If you have looked already, write it down all the
+            same: the log stays honest.
+          </Words>
+        </Caution>
+      ) : null}
+      {amended ? null : (
+        <Choice
+          label="When"
+          options={DAYS}
+          value={when}
+          onChange={(v) =>
+            change({
+              day: v === 'today' ? null : v === 'yesterday' ? yesterday : (draft.day ?? yesterday),
+              otherDay: v === 'other',
+            })
+          }
+        />
+      )}
+      {when === 'other' ? (
+        <DateField
+          label="Day of the look"
+          value={draft.day ?? ''}
+          min={dayInput(new Date(intakeAt))}
+          max={dayInput(now)}
+          onChange={(day) => change({ day })}
+          fault={faults.day}
+        />
+      ) : null}
+      <LookDrawing
+        tube={tube}
+        profile={profile}
+        draft={draft}
+        reckonedMm={Math.min(tube.waterLineMm, view.counsel?.reservoir.lineMm ?? tube.waterLineMm)}
+        stage={stage}
+        onStage={setStage}
+        onChange={change}
+      />
+      <CountPad
+        key={stage}
+        stage={stage}
+        count={draft.counts[stage]}
+        fault={faults.counts?.[stage]}
+        onChange={(c) => setCount(stage, c)}
+      />
+      {last && !amended ? (
+        <Button mode="outlined" icon="content-copy" onPress={copyLast}>
+          {`Same brood as ${nearText(last.at)}`}
+        </Button>
+      ) : null}
+      <Sheet tight>
+        <Choice
+          label="The queen"
+          options={SEEN}
+          value={draft.queen}
+          onChange={(v) => change({ queen: v })}
+          onClear={() => change({ queen: null })}
+        />
+        <Choice
+          label="How far the inner plug is wet"
+          options={FRONTS}
+          value={draft.wetFront}
+          onChange={(wetFront) => change({ wetFront })}
+          onClear={() => change({ wetFront: null })}
+        />
+        <Choice
+          label="Mould"
+          options={MOULDS}
+          value={draft.mould}
+          onChange={(mould) => change({ mould })}
+          onClear={() => change({ mould: null })}
+        />
+        <TextField label="Note" multiline value={draft.text} onChange={(text) => change({ text })} />
+      </Sheet>
+    </Screen>
+  );
+}

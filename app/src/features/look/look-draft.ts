@@ -1,0 +1,130 @@
+import { MILESTONES, msOf, type BodyOf, type Count, type Instant, type Milestone } from '@gentle-burrow/core';
+import { dayInput } from '@/ui/dates';
+
+/** A look as it is being written down. Null: not noted. */
+export interface LookDraft {
+  /** Local calendar day; null for now. */
+  day: string | null;
+  /** The day is chosen from the calendar. */
+  otherDay: boolean;
+  queen: 'seen' | 'not-seen' | null;
+  queenAtMm: number | null;
+  counts: Record<Milestone, Count | null>;
+  waterLineMm: number | null;
+  wetFront: NonNullable<BodyOf<'look'>['wetFront']> | null;
+  mould: NonNullable<BodyOf<'look'>['mould']> | null;
+  text: string;
+}
+
+export const EMPTY_LOOK: LookDraft = {
+  day: null,
+  otherDay: false,
+  queen: null,
+  queenAtMm: null,
+  counts: { eggs: null, larvae: null, pupae: null, workers: null },
+  waterLineMm: null,
+  wetFront: null,
+  mould: null,
+  text: '',
+};
+
+export function draftOf(look: BodyOf<'look'>): LookDraft {
+  return {
+    day: dayInput(new Date(look.at)),
+    otherDay: true,
+    queen: look.queen ?? null,
+    queenAtMm: look.queenAtMm ?? null,
+    counts: {
+      eggs: look.eggs ?? null,
+      larvae: look.larvae ?? null,
+      pupae: look.pupae ?? null,
+      workers: look.workers ?? null,
+    },
+    waterLineMm: look.waterLineMm ?? null,
+    wetFront: look.wetFront ?? null,
+    mould: look.mould ?? null,
+    text: look.text ?? '',
+  };
+}
+
+export interface LookFaults {
+  day?: string;
+  counts?: Partial<Record<Milestone, string>>;
+  all?: string;
+}
+
+/**
+ * The moment of a look: now for today, the evening of another day, never before she was taken in on that same day.
+ * @param sameDayAs keeps the time of an entry that is being amended while its day stays the same
+ */
+export function momentOf(day: string | null, now: Date, intakeAt: Instant, sameDayAs?: Instant): Instant {
+  if (sameDayAs && day === dayInput(new Date(sameDayAs))) return sameDayAs;
+  if (day === null || day === dayInput(now)) return now.toISOString();
+  const evening = new Date(`${day}T20:00:00`);
+  const onIntakeDay = day === dayInput(new Date(intakeAt));
+  return onIntakeDay && evening.getTime() <= msOf(intakeAt)
+    ? new Date(msOf(intakeAt) + 60_000).toISOString()
+    : evening.toISOString();
+}
+
+/** What is wrong with the draft, each a sentence that says how to mend it. */
+export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFaults {
+  const faults: LookFaults = {};
+  if (draft.day !== null) {
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(draft.day))
+      faults.day = 'The day is not complete. Choose day, month and year.';
+    else if (draft.day > dayInput(now))
+      faults.day = 'That day is still to come. Choose today or an earlier day.';
+    else if (draft.day < dayInput(new Date(intakeAt))) {
+      faults.day = `She was taken in on ${dayInput(new Date(intakeAt))}. Choose that day or a later one.`;
+    }
+  }
+  const counts: Partial<Record<Milestone, string>> = {};
+  for (const m of MILESTONES) {
+    const c = draft.counts[m];
+    if (c && c.high !== null && c.high < c.low) {
+      counts[m] = `“To” (${c.high}) is below “from” (${c.low}). Swap them or correct one.`;
+    }
+  }
+  if (Object.keys(counts).length > 0) faults.counts = counts;
+  const nothing =
+    draft.queen === null &&
+    draft.waterLineMm === null &&
+    draft.wetFront === null &&
+    draft.mould === null &&
+    draft.text.trim() === '' &&
+    MILESTONES.every((m) => draft.counts[m] === null);
+  if (nothing)
+    faults.all =
+      'Nothing is noted yet. Tap where she sits, count some brood, or say that you did not see her.';
+  return faults;
+}
+
+/** The entry that a faultless draft becomes. */
+export function lookBody(draft: LookDraft, at: Instant): BodyOf<'look'> {
+  const counts = Object.fromEntries(
+    MILESTONES.flatMap((m) => (draft.counts[m] ? [[m, draft.counts[m]]] : [])),
+  );
+  return {
+    kind: 'look',
+    at,
+    ...counts,
+    ...(draft.queen ? { queen: draft.queen } : {}),
+    ...(draft.queen === 'seen' && draft.queenAtMm !== null ? { queenAtMm: draft.queenAtMm } : {}),
+    ...(draft.waterLineMm !== null ? { waterLineMm: draft.waterLineMm } : {}),
+    ...(draft.wetFront ? { wetFront: draft.wetFront } : {}),
+    ...(draft.mould ? { mould: draft.mould } : {}),
+    ...(draft.text.trim() ? { text: draft.text.trim() } : {}),
+  };
+}
+
+/** A tap on a number: one number is exact, a second one makes it a range, the same again takes it back. */
+export function tapNumber(count: Count | null, n: number): Count | null {
+  if (count === null || count.high === null || count.low !== count.high) return { low: n, high: n };
+  if (count.low === n) return null;
+  if (count.low === 0 || n === 0) return { low: n, high: n };
+  return { low: Math.min(count.low, n), high: Math.max(count.low, n) };
+}
+
+/** "Some": there, but not counted. */
+export const SOME: Count = { low: 1, high: null };

@@ -1,0 +1,70 @@
+import { countText, MILESTONES, type SpeciesProfile } from '@gentle-burrow/core';
+import { StyleSheet, View } from 'react-native';
+import type { ShownQueen } from '@/data/queries';
+import { anatomyOf } from '@/features/tube/anatomy';
+import { TubeDrawing } from '@/features/tube/TubeDrawing';
+import { usePreferences } from '@/theme/preferences';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { nearText, spanText } from '@/ui/dates';
+import { lengthText } from '@/ui/units';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+
+/** Her tube to scale, and her chamber through the lens, as last seen. */
+export function HerTube({ shown, profile }: { shown: ShownQueen; profile: SpeciesProfile | undefined }) {
+  const p = useBurrow();
+  const units = usePreferences();
+  const [width, onLayout] = useWidth();
+  const { facts, view } = shown;
+  const { ledger, counsel } = view;
+  const a = anatomyOf(facts.tube);
+  const counts = Object.fromEntries(MILESTONES.map((m) => [m, ledger.counts[m]?.range]));
+  const seenAt = ledger.lastLook?.at ?? ledger.intake?.at;
+  const lineMm = counsel?.reservoir.lineMm ?? facts.tube.waterLineMm;
+  const drawing = {
+    tube: facts.tube,
+    lineMm,
+    counts: ledger.loss ? {} : counts,
+    queenAtMm: ledger.queenSeen?.atMm,
+    profile,
+    wetFront: ledger.wetFront?.value,
+    mould: ledger.mould?.value,
+    empty: ledger.loss !== null,
+  };
+  const lensHeight = 2 * a.R + 6;
+  const dry = counsel?.reservoir.dryAt;
+  return (
+    <View style={styles.tube} onLayout={onLayout}>
+      <TubeDrawing {...drawing} width={width} scaleBar />
+      <View style={[styles.lens, { borderColor: p.rule, backgroundColor: p.sheet }]}>
+        <TubeDrawing {...drawing} width={Math.max(0, width - 2)} view={lensView(a, lensHeight, width)} />
+      </View>
+      <Words kind="small" soft>
+        {`${seenAt ? `As seen ${nearText(seenAt)}` : 'Not seen yet'}: ${
+          MILESTONES.flatMap((m) =>
+            ledger.counts[m] ? [`${m} ${countText(ledger.counts[m].range)}`] : [],
+          ).join(', ') || 'no brood counted'
+        }.`}
+      </Words>
+      <Words kind="small" soft>
+        {`Water now about ${lengthText(lineMm, units.length)} by reckoning${
+          dry?.p10 && dry.p90 ? `; gone ${spanText(dry.p10, dry.p90)}` : ''
+        }.`}
+      </Words>
+    </View>
+  );
+}
+
+/** The chamber and the faces of both plugs, never so near that the tube no longer fits the height. */
+export function lensView(a: ReturnType<typeof anatomyOf>, tallMm: number, widthPx: number): [number, number] {
+  const least = widthPx > 0 ? (tallMm * widthPx) / 220 : 0;
+  const middle = (a.chamberStart + a.chamberEnd) / 2;
+  const half = Math.max((a.chamberEnd - a.chamberStart) / 2 + 5, least / 2);
+  return [middle - half, middle + half];
+}
+
+const styles = StyleSheet.create({
+  tube: { gap: SPACE.s },
+  lens: { borderWidth: 1, borderRadius: 8, overflow: 'hidden' },
+});

@@ -1,0 +1,182 @@
+import { LOSS_CAUSES, type BodyOf, type EntryBody } from '@gentle-burrow/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { amendEntry, writeEntry, type ShownQueen } from '@/data/queries';
+import { SPACE } from '@/theme/tokens';
+import { Choice } from '@/ui/Choice';
+import { useDraft } from '@/ui/drafts';
+import { TextField } from '@/ui/fields';
+import { Caution, Sheet } from '@/ui/Sheet';
+import { offerUndo } from '@/ui/undo';
+import { Words } from '@/ui/Words';
+import { CAUSE_WORDS } from './entry-words';
+
+type Open = 'feed' | 'note' | 'loss' | null;
+
+const FOODS = [
+  { value: 'sugar', label: 'Sugar' },
+  { value: 'protein', label: 'Protein' },
+  { value: 'both', label: 'Both' },
+] as const;
+const OUTCOMES = [
+  { value: 'offered', label: 'Offered' },
+  { value: 'taken', label: 'Taken' },
+  { value: 'left', label: 'Left' },
+  { value: 'removed', label: 'Taken out' },
+] as const;
+const FATES = [
+  { value: 'died', label: 'She died' },
+  { value: 'escaped', label: 'She escaped' },
+  { value: 'given-away', label: 'I gave her away' },
+] as const;
+const CAUSES = LOSS_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }));
+
+interface Draft {
+  food: BodyOf<'feed'>['food'] | null;
+  outcome: BodyOf<'feed'>['outcome'];
+  note: string;
+  how: BodyOf<'loss'>['how'] | null;
+  cause: BodyOf<'loss'>['cause'];
+  lossText: string;
+}
+const EMPTY: Draft = { food: null, outcome: 'offered', note: '', how: null, cause: 'unknown', lossText: '' };
+
+/** The smaller things to write down: a feed, a note, a loss. */
+export function LossAndCare({ shown }: { shown: ShownQueen }) {
+  const { id, label } = shown.facts.queen;
+  const [open, setOpen] = useState<Open>(null);
+  const { value: draft, change, clear } = useDraft(`care.${id}`, EMPTY);
+  const toggle = (which: Open) => setOpen(open === which ? null : which);
+  const save = async (body: EntryBody, says: string) => {
+    const entry = await writeEntry(id, body);
+    clear();
+    setOpen(null);
+    offerUndo(says, () => amendEntry(id, entry.id, null));
+  };
+  const at = () => new Date().toISOString();
+  return (
+    <Sheet tight>
+      <View style={styles.buttons}>
+        <Button
+          icon="food-apple-outline"
+          mode={open === 'feed' ? 'contained-tonal' : 'outlined'}
+          onPress={() => toggle('feed')}
+        >
+          Feed
+        </Button>
+        <Button
+          icon="note-text-outline"
+          mode={open === 'note' ? 'contained-tonal' : 'outlined'}
+          onPress={() => toggle('note')}
+        >
+          Note
+        </Button>
+        <Button
+          icon="leaf-off"
+          mode={open === 'loss' ? 'contained-tonal' : 'outlined'}
+          onPress={() => toggle('loss')}
+        >
+          Loss
+        </Button>
+      </View>
+      {open === 'feed' ? (
+        <View style={styles.form}>
+          <Choice
+            label="What was offered"
+            options={FOODS}
+            value={draft.food}
+            onChange={(food) => change({ food })}
+          />
+          <Choice
+            label="What became of it"
+            options={OUTCOMES}
+            value={draft.outcome}
+            onChange={(outcome) => change({ outcome })}
+          />
+          <Words kind="small" soft>
+            A drop no larger than her head, on foil; protein out after a day. With brood no free liquid in the
+            tube.
+          </Words>
+          <Button
+            mode="contained"
+            disabled={draft.food === null}
+            onPress={() =>
+              draft.food &&
+              void save({ kind: 'feed', at: at(), food: draft.food, outcome: draft.outcome }, 'Feed kept.')
+            }
+          >
+            Keep this feed
+          </Button>
+        </View>
+      ) : null}
+      {open === 'note' ? (
+        <View style={styles.form}>
+          <TextField label="Note" multiline value={draft.note} onChange={(note) => change({ note })} />
+          <Button
+            mode="contained"
+            disabled={draft.note.trim() === ''}
+            onPress={() => void save({ kind: 'note', at: at(), text: draft.note.trim() }, 'Note kept.')}
+          >
+            Keep this note
+          </Button>
+        </View>
+      ) : null}
+      {open === 'loss' ? (
+        <View style={styles.form}>
+          <Words>{`What became of ${label}? Not knowing why is a normal answer.`}</Words>
+          <Choice
+            label="What happened"
+            options={FATES}
+            value={draft.how}
+            onChange={(how) => change({ how })}
+          />
+          {draft.how === 'died' ? (
+            <Choice
+              label="Cause"
+              options={CAUSES}
+              value={draft.cause}
+              onChange={(cause) => change({ cause })}
+            />
+          ) : null}
+          <TextField
+            label="What was seen"
+            multiline
+            value={draft.lossText}
+            onChange={(lossText) => change({ lossText })}
+          />
+          <Caution>
+            <Words kind="small">
+              Captive ants are never released, not even native ones: it can spread disease. Surplus workers
+              live out their lives. Throw the tube away or sterilise it before it is used again.
+            </Words>
+          </Caution>
+          <Button
+            mode="contained"
+            disabled={draft.how === null}
+            onPress={() =>
+              draft.how &&
+              void save(
+                {
+                  kind: 'loss',
+                  at: at(),
+                  how: draft.how,
+                  cause: draft.how === 'died' ? draft.cause : 'unknown',
+                  ...(draft.lossText.trim() ? { text: draft.lossText.trim() } : {}),
+                },
+                'Loss kept.',
+              )
+            }
+          >
+            Keep this loss
+          </Button>
+        </View>
+      ) : null}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  form: { gap: SPACE.m },
+});

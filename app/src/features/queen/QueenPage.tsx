@@ -1,0 +1,145 @@
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { useKeys } from '@/ui/keys';
+import { Said } from '@/ui/Said';
+import { Screen } from '@/ui/Screen';
+import { Caution, Sheet } from '@/ui/Sheet';
+import { Failed, Loading } from '@/ui/states';
+import { offerUndo } from '@/ui/undo';
+import { Words } from '@/ui/Words';
+import { HerTube } from './HerTube';
+import { Log } from './Log';
+import { LossAndCare } from './LossAndCare';
+import { StageChart } from './StageChart';
+import { Verdicts } from './Verdicts';
+import { SaysWho } from './SaysWho';
+
+/** How is she doing? */
+export function QueenPage({ id }: { id: string }) {
+  const { data, loading, error, retry } = useQueen(id);
+  const keys = useMemo(() => ({ l: () => router.navigate(`/queens/${id}/look` as never) }), [id]);
+  useKeys(keys);
+  return (
+    <Screen
+      question={data ? `How is ${data.facts.queen.label} doing?` : 'How is she doing?'}
+      back="/"
+      foot={data && !data.view.ledger.loss ? <LookActions shown={data} /> : null}
+    >
+      {loading ? <Loading what="her log" /> : null}
+      {error ? <Failed error={error} onRetry={retry} /> : null}
+      {data ? <Queen shown={data} /> : null}
+    </Screen>
+  );
+}
+
+function Queen({ shown }: { shown: ShownQueen }) {
+  const p = useBurrow();
+  const { facts, view, waiting } = shown;
+  const profile = useSpecies().find((s) => s.id === view.profileId);
+  const advice = view.counsel;
+  const color = advice ? { now: p.clay, soon: p.amber, free: p.ink, rest: p.ink }[advice.pressure] : p.clay;
+  return (
+    <>
+      <View style={styles.names}>
+        <Words kind="latin" soft>
+          {profile?.name ?? 'Unknown'}
+        </Words>
+        <Words kind="small" soft>
+          {[facts.place.name, facts.queen.batch].filter(Boolean).join(' · ')}
+        </Words>
+      </View>
+      <View aria-live="polite" style={styles.next}>
+        {advice ? (
+          <Said kind="answer" phrase={advice.next} color={color} />
+        ) : (
+          <Words kind="answer" color={color}>
+            {view.trouble?.message ?? 'Nothing can be said yet.'}
+          </Words>
+        )}
+        {waiting ? (
+          <Words kind="small" soft>
+            Worked out on this device; not sent to the server yet.
+          </Words>
+        ) : null}
+      </View>
+      {view.ledger.contradictions.map((c) => (
+        <Caution key={c.entryIds.join()}>
+          <Words>{c.says}</Words>
+        </Caution>
+      ))}
+      <HerTube shown={shown} profile={profile} />
+      {profile?.cautions.map((c) => (
+        <Caution key={c}>
+          <Words kind="small">{c}</Words>
+        </Caution>
+      ))}
+      {view.outlook && !view.ledger.loss ? (
+        <Sheet>
+          <Words kind="heading" level={2}>
+            When?
+          </Words>
+          <StageChart view={view} facts={facts} />
+        </Sheet>
+      ) : null}
+      {advice && advice.verdicts.length > 0 ? (
+        <Sheet>
+          <Words kind="heading" level={2}>
+            What next, and why
+          </Words>
+          <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
+        </Sheet>
+      ) : null}
+      {view.ledger.loss ? null : <LossAndCare shown={shown} />}
+      <Sheet>
+        <Words kind="heading" level={2}>
+          Her log
+        </Words>
+        <Log shown={shown} />
+      </Sheet>
+      {profile ? <SaysWho profile={profile} /> : null}
+    </>
+  );
+}
+
+const REST_DAYS = 14;
+
+/** A look taken, and a look not taken: one is as easy as the other. */
+function LookActions({ shown }: { shown: ShownQueen }) {
+  const { id } = shown.facts.queen;
+  const rest = async () => {
+    const now = Date.now();
+    const entry = await writeEntry(id, {
+      kind: 'rest',
+      at: new Date(now).toISOString(),
+      until: new Date(now + REST_DAYS * 86_400_000).toISOString(),
+    });
+    offerUndo('Left alone for two weeks.', () => amendEntry(id, entry.id, null));
+  };
+  return (
+    <View style={styles.actions}>
+      <Button
+        mode="contained"
+        icon="eye-outline"
+        style={styles.action}
+        onPress={() => router.navigate(`/queens/${id}/look` as never)}
+      >
+        Log a look
+      </Button>
+      <Button mode="outlined" icon="weather-night" style={styles.action} onPress={() => void rest()}>
+        Leave her be
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  names: { gap: SPACE.xs, marginTop: -SPACE.m },
+  next: { gap: SPACE.xs },
+  actions: { flexDirection: 'row', gap: SPACE.s },
+  action: { flex: 1 },
+});

@@ -1,0 +1,139 @@
+import type { ShelfRow } from '@gentle-burrow/core';
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, IconButton } from 'react-native-paper';
+import { useShelf, useSpecies } from '@/data/queries';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { dayText } from '@/ui/dates';
+import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
+import { Words } from '@/ui/Words';
+import { EmptyShelf } from './EmptyShelf';
+import { ShelfTube } from './ShelfTube';
+
+interface ShelfPaneProps {
+  chosen?: string | undefined;
+  /** Stands beside another page, which is then the main one. */
+  beside?: boolean;
+}
+
+/** What needs me today? The urgent first, then a calm answer for all that rest. */
+export function ShelfPane({ chosen, beside = false }: ShelfPaneProps) {
+  const shelf = useShelf();
+  const species = useSpecies();
+  const profiles = useMemo(() => new Map(species.map((s) => [s.id, s])), [species]);
+  const rows = shelf.data;
+  return (
+    <Screen
+      question="What needs me today?"
+      beside={beside}
+      aside={
+        <IconButton
+          icon="cog-outline"
+          accessibilityLabel="Settings"
+          onPress={() => router.navigate('/settings' as never)}
+        />
+      }
+      foot={
+        rows && rows.length > 0 ? (
+          <Button mode="contained" icon="plus" onPress={() => router.navigate('/queens/new' as never)}>
+            Take in a queen
+          </Button>
+        ) : null
+      }
+    >
+      {shelf.loading ? <Loading what="the shelf" /> : null}
+      {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
+      {rows && rows.length === 0 ? <EmptyShelf /> : null}
+      {rows && rows.length > 0 ? (
+        <>
+          <Words kind="answer">{answer(rows)}</Words>
+          {sections(rows).map(({ title, rows: some }) => (
+            <View key={title} style={styles.section}>
+              <SectionTitle title={title} n={some.length} />
+              {some.map((row) => (
+                <ShelfTube
+                  key={row.queen.id}
+                  row={row}
+                  profile={profiles.get(row.profileId)}
+                  chosen={row.queen.id === chosen}
+                />
+              ))}
+            </View>
+          ))}
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+function SectionTitle({ title, n }: { title: string; n: number }) {
+  const p = useBurrow();
+  return (
+    <View style={[styles.title, { borderBottomColor: p.rule }]}>
+      <Words kind="heading" level={2}>
+        {title}
+      </Words>
+      <Words kind="small" soft>
+        {n === 1 ? '1 tube' : `${n} tubes`}
+      </Words>
+    </View>
+  );
+}
+
+function sections(rows: readonly ShelfRow[]) {
+  const living = rows.filter((r) => !r.lost);
+  return [
+    { title: 'Needs you', rows: living.filter((r) => r.pressure === 'now' || r.pressure === 'soon') },
+    { title: 'May be looked at', rows: living.filter((r) => r.pressure === 'free') },
+    { title: 'At rest', rows: living.filter((r) => r.pressure === 'rest') },
+    { title: 'Lost', rows: rows.filter((r) => r.lost) },
+  ].filter((s) => s.rows.length > 0);
+}
+
+/** One calm sentence for the whole shelf. */
+export function answer(rows: readonly ShelfRow[]): string {
+  const living = rows.filter((r) => !r.lost);
+  const now = living.filter((r) => r.pressure === 'now').length;
+  const soon = living.filter((r) => r.pressure === 'soon').length;
+  const rest = living.length - now - soon;
+  const need = [
+    ...(now > 0 ? [now === 1 ? 'One tube needs you now.' : `${words(now)} tubes need you now.`] : []),
+    ...(soon > 0 ? [soon === 1 ? 'One will soon.' : `${words(soon)} will soon.`] : []),
+  ];
+  if (living.length === 0) return 'No living queen stands here.';
+  const dates = living.flatMap((r) => (r.restUntil ? [r.restUntil] : [])).sort();
+  const until = dates[0] ? ` until ${dayText(dates[0])}` : '';
+  if (need.length === 0) return `Nothing needs you${until}. Leave the drawer shut.`;
+  return [...need, ...(rest > 0 ? [`${words(rest)} can be left alone.`] : [])].join(' ');
+}
+
+const NUMBERS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
+const words = (n: number): string => NUMBERS[n] ?? String(n);
+
+const styles = StyleSheet.create({
+  section: { gap: SPACE.s },
+  title: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'baseline',
+    borderBottomWidth: 1,
+    paddingBottom: SPACE.xs,
+  },
+});

@@ -1,0 +1,200 @@
+import type { SpeciesProfile, TubeHome } from '@gentle-burrow/core';
+import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { useBurrow } from '@/theme/theme';
+import { FONTS } from '@/theme/tokens';
+import { anatomyOf, drawnNumber, jitter, PILE_AT, tubeInWords, type Counts } from './anatomy';
+import { Ant } from './Ant';
+import { Eggs, Larvae, Pupae } from './Brood';
+import { Cotton, Glass, Puddle, Water, WET_SHARE } from './Glass';
+
+export interface TubeDrawingProps {
+  tube: TubeHome;
+  /** Width on the screen, px. The height follows: everything is to scale. */
+  width: number;
+  /** Where the water ends, mm from the closed end. */
+  lineMm: number;
+  counts?: Counts;
+  queenAtMm?: number | null;
+  /** Draws no queen at all, as in a tube made ready. */
+  empty?: boolean;
+  profile?: SpeciesProfile | undefined;
+  wetFront?: string | null | undefined;
+  mould?: string | null | undefined;
+  /** Part of the tube to show, mm; the whole when not given. */
+  view?: [from: number, to: number];
+  /** Words on a dark sleeve drawn over the chamber: she is left alone. */
+  sleeve?: string | undefined;
+  scaleBar?: boolean;
+  /** Shows faintly where brood that is not counted yet would lie. */
+  ghosts?: boolean;
+}
+
+const MARGIN = 3;
+
+/** Millimetres to pixels for a drawing, so that fingers can be placed on it. */
+export function scaleOf(tube: TubeHome, width: number, view?: [number, number]) {
+  const a = anatomyOf(tube);
+  const from = view ? view[0] : -(a.R - a.r) - MARGIN;
+  const to = view ? view[1] : tube.lengthMm + MARGIN;
+  const pxPerMm = width / (to - from);
+  const tall = 2 * a.R + 2 * MARGIN;
+  return { from, to, pxPerMm, height: tall * pxPerMm, tall };
+}
+
+/** A tube to scale in millimetres: closed end, water, wet front, plugs, chamber, brood, queen, mouth. */
+export function TubeDrawing(props: TubeDrawingProps) {
+  const {
+    tube,
+    width,
+    lineMm,
+    counts = {},
+    queenAtMm,
+    empty,
+    profile,
+    wetFront,
+    mould,
+    view,
+    sleeve,
+    scaleBar,
+    ghosts,
+  } = props;
+  const palette = useBurrow();
+  const a = anatomyOf(tube);
+  const { from, to, height, tall } = scaleOf(tube, width, view);
+  if (width <= 0) return null;
+  const queenMm = middle(profile?.queenLengthMm.value, 9);
+  const workerMm = middle(profile?.workerLengthMm.value, 3.5);
+  const chamber = a.chamberEnd - a.chamberStart;
+  const at = (share: number) => a.chamberStart + chamber * share;
+  const floor = a.r - 0.3;
+  const pile = { floor, workerMm, palette };
+  const cocoons = profile?.pupae.value === 'in cocoons';
+  const bar = scaleBar ? 6 : 0;
+  return (
+    <Svg
+      width={width}
+      height={height + (bar * width) / (to - from)}
+      viewBox={`${from} ${-tall / 2} ${to - from} ${tall + bar}`}
+      role="img"
+      aria-label={tubeInWords(tube, lineMm, counts, { sleeve, queenAtMm: empty ? null : queenAtMm })}
+    >
+      <Glass tube={tube} a={a} palette={palette} />
+      <Water tube={tube} a={a} lineMm={lineMm} palette={palette} />
+      <Cotton
+        from={a.plugStart}
+        to={a.chamberStart}
+        r={a.r - 0.2}
+        wet={lineMm <= 0.5 ? 0 : (WET_SHARE[wetFront ?? 'right'] ?? 0.72)}
+        palette={palette}
+      />
+      <Cotton from={a.chamberEnd} to={tube.lengthMm - 0.5} r={a.r - 0.2} wet={0} palette={palette} />
+      {wetFront === 'leaking' || wetFront === 'soaked' ? (
+        <Puddle from={a.chamberStart} to={a.chamberEnd} r={a.r} palette={palette} />
+      ) : null}
+      {mould && mould !== 'none' ? (
+        <Mould
+          x={mould === 'near-brood' ? a.chamberStart + 1 : a.chamberEnd + 3}
+          r={a.r}
+          color={palette.broodLine}
+        />
+      ) : null}
+      {sleeve ? (
+        <Sleeve from={a.chamberStart - 3} to={tube.lengthMm + 1.4} R={a.R} words={sleeve} />
+      ) : (
+        <G>
+          {empty ? null : (
+            <Ant
+              x={clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2)}
+              floor={floor}
+              lengthMm={queenMm}
+              color={palette.queen}
+              queen
+              facesWater
+            />
+          )}
+          {ghosts ? (
+            <G opacity={0.4}>
+              {counts.eggs ? null : <Eggs {...pile} n={5} x={at(PILE_AT.eggs)} />}
+              {counts.larvae ? null : <Larvae {...pile} n={3} x={at(PILE_AT.larvae)} />}
+              {counts.pupae ? null : <Pupae {...pile} n={1} x={at(PILE_AT.pupae)} cocoons={cocoons} />}
+              {counts.workers ? null : (
+                <Ant x={at(PILE_AT.workers)} floor={floor} lengthMm={workerMm} color={palette.queen} />
+              )}
+            </G>
+          ) : null}
+          <Eggs {...pile} n={drawnNumber(counts.eggs)} x={at(PILE_AT.eggs)} />
+          <Larvae {...pile} n={drawnNumber(counts.larvae)} x={at(PILE_AT.larvae)} />
+          <Pupae {...pile} n={drawnNumber(counts.pupae)} x={at(PILE_AT.pupae)} cocoons={cocoons} />
+          {Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => (
+            <Ant
+              key={k}
+              x={at(0.5 + 0.86 * jitter(k + 5))}
+              floor={floor}
+              lengthMm={workerMm}
+              color={palette.queen}
+              facesWater={k % 2 === 0}
+            />
+          ))}
+        </G>
+      )}
+      {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}
+    </Svg>
+  );
+}
+
+function Sleeve({ from, to, R, words }: { from: number; to: number; R: number; words: string }) {
+  const palette = useBurrow();
+  const size = Math.min(5.6, ((to - from - 4) / words.length) * 1.95);
+  return (
+    <G>
+      <Rect x={from} y={-R - 0.8} width={to - from} height={2 * R + 1.6} rx={0.8} fill={palette.sleeve} />
+      <Line
+        x1={from + 1.6}
+        y1={-R - 0.6}
+        x2={from + 1.6}
+        y2={R + 0.6}
+        stroke={palette.sleeveInk}
+        strokeWidth={0.35}
+        strokeDasharray="1.6 1.1"
+        opacity={0.55}
+      />
+      <SvgText
+        x={(from + 1.6 + to) / 2}
+        y={size * 0.34}
+        fontSize={size}
+        fontFamily={FONTS.serif}
+        fill={palette.sleeveInk}
+        textAnchor="middle"
+      >
+        {words}
+      </SvgText>
+    </G>
+  );
+}
+
+function Mould({ x, r, color }: { x: number; r: number; color: string }) {
+  return (
+    <G opacity={0.8}>
+      {Array.from({ length: 9 }, (_, k) => (
+        <Circle key={k} cx={x + jitter(k) * 3.4} cy={r - 1.4 + jitter(k + 9) * 2.2} r={0.42} fill={color} />
+      ))}
+    </G>
+  );
+}
+
+function ScaleBar({ x, y, color }: { x: number; y: number; color: string }) {
+  return (
+    <G>
+      <Line x1={x - 10} y1={y} x2={x} y2={y} stroke={color} strokeWidth={0.4} />
+      <Line x1={x - 10} y1={y - 0.8} x2={x - 10} y2={y + 0.8} stroke={color} strokeWidth={0.4} />
+      <Line x1={x} y1={y - 0.8} x2={x} y2={y + 0.8} stroke={color} strokeWidth={0.4} />
+      <SvgText x={x - 11.5} y={y + 1.5} fontSize={4.2} fontFamily={FONTS.sans} fill={color} textAnchor="end">
+        10 mm
+      </SvgText>
+    </G>
+  );
+}
+
+const middle = (span: { low: number; high: number } | undefined, otherwise: number): number =>
+  span ? (span.low + span.high) / 2 : otherwise;
+const clamp = (x: number, low: number, high: number): number => Math.max(low, Math.min(high, x));

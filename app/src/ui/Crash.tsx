@@ -1,0 +1,47 @@
+import { Component, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { SPACE } from '@/theme/tokens';
+import { Words } from './Words';
+
+interface CrashProps {
+  /** Another page is another chance. */
+  page: string;
+  children: ReactNode;
+}
+
+/** A fault in a page must not take the rest with it, nor what was written. */
+export class Crash extends Component<CrashProps, { error: Error | null }> {
+  override state = { error: null as Error | null };
+
+  static getDerivedStateFromError(error: Error) {
+    return { error };
+  }
+
+  override componentDidUpdate(before: CrashProps) {
+    if (before.page !== this.props.page && this.state.error) this.setState({ error: null });
+  }
+
+  override render() {
+    if (!this.state.error) return this.props.children;
+    return (
+      <View role="alert" style={styles.crash}>
+        <Words kind="question" level={1}>
+          This page broke.
+        </Words>
+        <Words>
+          What you have written is safe on this device. Load the page again; if it breaks again, go another
+          way.
+        </Words>
+        <Words kind="small" soft>
+          {this.state.error.message}
+        </Words>
+        <Button mode="contained" onPress={() => window.location.reload()}>
+          Load again
+        </Button>
+      </View>
+    );
+  }
+}
+
+const styles = StyleSheet.create({ crash: { padding: SPACE.l, gap: SPACE.m, maxWidth: 600 } });

@@ -1,0 +1,47 @@
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { format } from 'date-fns/format';
+import { isSameYear } from 'date-fns/isSameYear';
+import type { Band, Instant, Interval } from '@gentle-burrow/core';
+
+/** "3 Jun", with the year when it is not this one. */
+export function dayText(at: Instant, now = new Date()): string {
+  const date = new Date(at);
+  return format(date, isSameYear(date, now) ? 'd MMM' : 'd MMM yyyy');
+}
+
+/** "today", "yesterday", "in 3 days", "12 days ago"; the date itself beyond two weeks. */
+export function nearText(at: Instant, now = new Date()): string {
+  const days = differenceInCalendarDays(new Date(at), now);
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  if (days > 0 && days <= 14) return `in ${days} days`;
+  if (days < 0 && days >= -14) return `${-days} days ago`;
+  return dayText(at, now);
+}
+
+/** "between 3 and 9 Jun", "between 28 May and 3 Jun". */
+export function spanText(from: Instant, to: Instant, now = new Date()): string {
+  const [a, b] = [new Date(from), new Date(to)];
+  if (dayText(from, now) === dayText(to, now)) return `on ${dayText(to, now)}`;
+  const short = format(a, 'MMM yyyy') === format(b, 'MMM yyyy') ? format(a, 'd') : dayText(from, now);
+  return `between ${short} and ${dayText(to, now)}`;
+}
+
+export function intervalText({ after, by }: Interval): string {
+  if (by === null) return 'not seen';
+  return after === null ? `by ${dayText(by)}` : spanText(after, by);
+}
+
+/** What is ahead: "between 3 and 9 Jun, likely the 6th"; what is overdue says so. */
+export function bandText({ p10, p50, p90 }: Band<Instant | null>, now = new Date()): string {
+  if (p50 === null) return 'not at this warmth';
+  const past = (at: Instant) => new Date(at) < now;
+  if (p10 === null || p90 === null) return `from ${dayText(p10 ?? p50, now)} on, perhaps much later`;
+  if (past(p90)) return 'any day now';
+  if (past(p10)) return `any day until ${dayText(p90, now)}`;
+  return spanText(p10, p90, now);
+}
+
+/** For an input of type date: the local calendar day. */
+export const dayInput = (date: Date): string => format(date, 'yyyy-MM-dd');

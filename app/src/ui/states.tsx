@@ -1,0 +1,35 @@
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator, Button } from 'react-native-paper';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { Words } from './Words';
+
+export function Loading({ what }: { what: string }) {
+  return (
+    <View style={styles.state} role="status" aria-label={`Loading ${what}`}>
+      <View aria-hidden>
+        <ActivityIndicator />
+      </View>
+      <Words soft>{`Fetching ${what} …`}</Words>
+    </View>
+  );
+}
+
+export function Failed({ error, onRetry }: { error: Error; onRetry(): void }) {
+  const p = useBurrow();
+  return (
+    <View style={styles.state} role="alert">
+      <Words kind="answer" color={p.clay}>
+        This could not be shown.
+      </Words>
+      <Words>{`${error.message} What you have written is kept on this device.`}</Words>
+      <Button mode="outlined" icon="refresh" onPress={onRetry}>
+        Try again
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  state: { gap: SPACE.m, paddingVertical: SPACE.xl, alignItems: 'flex-start' },
+});

@@ -1,0 +1,196 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as base, expect, type Page } from '@playwright/test';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const axePath = createRequire(import.meta.url).resolve('axe-core/axe.min.js');
+
+/** The real server on a real PGlite directory of its own, which can be stopped, killed and started again. */
+export class Burrow {
+  private process: ChildProcess | null = null;
+  said = '';
+
+  private constructor(
+    readonly folder: string,
+    readonly port: number,
+    private readonly demo: boolean,
+  ) {}
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  static async open({ demo = false } = {}): Promise<Burrow> {
+    const folder = mkdtempSync(join(tmpdir(), 'burrow-e2e-'));
+    const template = join(root, 'e2e', 'test-results', demo ? 'demo-data' : 'empty-data');
+    // making a database takes seconds: each kind is made once and copied
+    if (existsSync(template)) cpSync(template, folder, { recursive: true });
+    const burrow = new Burrow(folder, await freePort(), demo);
+    await burrow.start();
+    if (!existsSync(template)) {
+      await burrow.stop();
+      cpSync(folder, template, { recursive: true });
+      await burrow.start();
+    }
+    return burrow;
+  }
+
+  async start(): Promise<void> {
+    const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], {
+      env: {
+        ...process.env,
+        BURROW_DATA: this.folder,
+        PORT: String(this.port),
+        HOST: '127.0.0.1',
+        DATABASE_URL: '',
+        BURROW_DEMO: this.demo ? '1' : '',
+      },
+    });
+    this.process = server;
+    this.said = '';
+    server.stdout.on('data', (d: Buffer) => (this.said += d.toString()));
+    server.stderr.on('data', (d: Buffer) => (this.said += d.toString()));
+    for (let i = 0; i < 300; i++) {
+      if (server.exitCode !== null) throw new Error(`The server ended: ${this.said}`);
+      const up = await fetch(`${this.url}/api/health`).then(
+        (r) => r.ok,
+        () => false,
+      );
+      if (up) return;
+      await new Promise((r) => setTimeout(r, 100));
+    }
+    throw new Error(`The server did not start: ${this.said}`);
+  }
+
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+    const server = this.process;
+    this.process = null;
+    if (!server || server.exitCode !== null) return;
+    const gone = new Promise((r) => server.once('exit', r));
+    server.kill(signal);
+    await gone;
+  }
+
+  async close(): Promise<void> {
+    await this.stop('SIGKILL');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  async api<T>(path: string): Promise<T> {
+    return (await (await fetch(`${this.url}/api${path}`)).json()) as T;
+  }
+
+  async queenId(label: string): Promise<string> {
+    const { queens } = await this.api<{ queens: { id: string; label: string }[] }>('/queens');
+    const queen = queens.find((q) => q.label === label);
+    if (!queen) throw new Error(`no queen ${label}`);
+    return queen.id;
+  }
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await new Promise((r) => server.once('listening', r));
+  const { port } = server.address() as AddressInfo;
+  await new Promise((r) => server.close(r));
+  return port;
+}
+
+interface Fixtures {
+  /** An empty burrow. */
+  burrow: Burrow;
+  /** One with the demo in it. */
+  demo: Burrow;
+}
+
+export const test = base.extend<Fixtures>({
+  burrow: async ({}, use) => {
+    const burrow = await Burrow.open();
+    await use(burrow);
+    await burrow.close();
+  },
+  demo: async ({}, use) => {
+    const burrow = await Burrow.open({ demo: true });
+    await use(burrow);
+    await burrow.close();
+  },
+  page: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (e) => faults.push(e.message));
+    await use(page);
+    expect(faults, 'errors thrown in the page').toEqual([]);
+  },
+});
+
+export { expect };
+
+interface AxeFinding {
+  id: string;
+  impact: string | null;
+  nodes: { html: string; failureSummary: string }[];
+}
+
+/** Serious and critical faults by WCAG 2.2 AA, as axe-core finds them. */
+export async function seriousFaults(page: Page): Promise<string[]> {
+  await page.addScriptTag({ path: axePath });
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run(o: object): Promise<{ violations: AxeFinding[] }> };
+    };
+    const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+    return (await axe.run({ runOnly: { type: 'tag', values: tags } })).violations;
+  });
+  return found
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .flatMap((v) =>
+      v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 200)} — ${n.failureSummary.slice(0, 200)}`),
+    );
+}
+
+/** A local calendar day so many days ago, as a date input takes it. */
+export function dayAgo(days: number): string {
+  const d = new Date(Date.now() - days * 86_400_000);
+  return new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Berlin' }).format(d);
+}
+
+export interface Counts {
+  eggs?: number | [number, number];
+  larvae?: number | [number, number];
+  pupae?: number | [number, number];
+  workers?: number | [number, number];
+}
+
+/** Counts brood on the pad by tapping numbers, as a thumb would. */
+export async function countBrood(page: Page, counts: Counts): Promise<void> {
+  for (const [stage, count] of Object.entries(counts)) {
+    await page.getByRole('tab', { name: new RegExp(`^${stage}`) }).click();
+    for (const n of [count].flat() as number[]) {
+      const name = n === 0 ? `no ${stage}` : `${n} ${stage}`;
+      await page.getByRole('button', { name, exact: true }).click();
+    }
+  }
+}
+
+/** Opens "log a look", fills it and keeps it. */
+export async function logLook(
+  page: Page,
+  daysAgo: number,
+  counts: Counts,
+  more?: () => Promise<void>,
+): Promise<void> {
+  await page.getByRole('button', { name: 'Log a look' }).click();
+  await expect(page.getByRole('heading', { name: 'What do you see?' })).toBeVisible();
+  if (daysAgo > 0) {
+    await page.getByRole('radio', { name: 'Another day' }).click();
+    await page.getByLabel('Day of the look').fill(dayAgo(daysAgo));
+  }
+  await countBrood(page, counts);
+  await more?.();
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByRole('heading', { name: /^How is/ })).toBeVisible();
+}

@@ -1,0 +1,59 @@
+import { countBrood, expect, test } from '../burrow';
+
+interface Log {
+  entries: { kind: string; id: string }[];
+}
+
+test('server unreachable while logging: the look waits in the browser and is sent later, once', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('S1');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
+  // the application and what was last seen are kept by the browser
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.waitForTimeout(1000);
+  const before = (await demo.api<Log>(`/queens/${id}/entries`)).entries.length;
+
+  await demo.stop('SIGKILL');
+  await page.getByRole('button', { name: 'Log a look' }).click();
+  await countBrood(page, { eggs: 8, larvae: 2 });
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
+  // worked out here, by the same core
+  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+  await expect(page.getByText('Worked out on this device')).toBeVisible();
+
+  await page.reload();
+  await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+
+  await demo.start();
+  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
+  await expect(page.getByText('Worked out on this device')).toBeHidden();
+  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+  const after = (await demo.api<Log>(`/queens/${id}/entries`)).entries;
+  expect(after).toHaveLength(before + 1);
+  await page.reload();
+  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+  expect((await demo.api<Log>(`/queens/${id}/entries`)).entries).toHaveLength(before + 1);
+});
+
+test('a queen can be taken in without a connection', async ({ page, burrow }) => {
+  await page.goto(burrow.url);
+  await page.getByRole('button', { name: 'Take in a queen' }).first().click();
+  await page.getByRole('radio', { name: 'Caught digging' }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('radio', { name: /Unknown, temperate/ }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('textbox', { name: 'Name of the place' }).fill('Shoe box');
+  await burrow.stop('SIGKILL');
+  await page.getByRole('button', { name: 'Take her in' }).click();
+  await expect(page.getByRole('heading', { name: /How is A doing/ })).toBeVisible();
+  await expect(page.getByText(/Leave her alone until/).first()).toBeVisible();
+  await burrow.start();
+  await expect
+    .poll(async () => (await burrow.api<{ queens: unknown[] }>('/queens')).queens.length, { timeout: 20_000 })
+    .toBe(1);
+});

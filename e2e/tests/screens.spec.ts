@@ -1,0 +1,68 @@
+import { expect, seriousFaults, test } from '../burrow';
+
+const APPEARANCES = ['paper', 'night', 'red'] as const;
+
+for (const appearance of APPEARANCES) {
+  test(`no serious fault on any screen, ${appearance}`, async ({ page, demo }) => {
+    await page.addInitScript(
+      (a) => localStorage.setItem('burrow.preferences', JSON.stringify({ appearance: a })),
+      appearance,
+    );
+    const v2 = await demo.queenId('V2');
+    const a1 = await demo.queenId('A1');
+    const screens: [string, RegExp][] = [
+      ['/', /What needs me today/],
+      [`/queens/${v2}`, /How is V2/],
+      [`/queens/${a1}`, /How is A1/],
+      [`/queens/${v2}/look`, /What do you see/],
+      ['/queens/new', /How did she come/],
+      ['/settings', /How do you keep/],
+      ['/no-such-page', /no such page/],
+    ];
+    for (const [path, heading] of screens) {
+      await page.goto(demo.url + path);
+      await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+      await page.waitForTimeout(400);
+      expect(await seriousFaults(page), `${appearance} ${path}`).toEqual([]);
+    }
+  });
+}
+
+test('the shelf: most urgent first, calm for the rest, with dates', async ({ page, demo }) => {
+  await page.goto(demo.url);
+  const shelf = page.getByRole('link');
+  await expect(shelf.first()).toHaveAccessibleName(/now\./);
+  const names = await shelf.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label') ?? ''));
+  expect(names.length).toBeGreaterThanOrEqual(12);
+  const order = names.map((n) => ['now.', 'soon.', 'may look.', 'at rest.'].findIndex((w) => n.includes(w)));
+  const living = order.filter((o) => o >= 0);
+  expect(living).toEqual([...living].sort());
+  expect(names.filter((n) => /at rest\. Leave her alone until \d+ \w+/.test(n)).length).toBeGreaterThan(3);
+});
+
+test('units and school follow the settings at once', async ({ page, demo }) => {
+  const id = await demo.queenId('C1');
+  await page.goto(`${demo.url}/settings`);
+  await page.getByRole('radio', { name: '°F' }).click();
+  await page.getByRole('radio', { name: 'inches' }).click();
+  await page.getByRole('radio', { name: /^Weekly/ }).click();
+  await page.goto(`${demo.url}/queens/${id}`);
+  await expect(page.getByText('This is the school “Weekly”. Others would say:')).toBeVisible();
+  await expect(page.getByText(/Water now about [\d.]+ in/)).toBeVisible();
+  await page.getByRole('button', { name: /Is she late/ }).click();
+  await expect(page.getByText(/her best 75 °F to 82 °F/)).toBeVisible();
+});
+
+test('nothing is asked of any other host', async ({ page, demo }) => {
+  const others: string[] = [];
+  page.on('request', (r) => {
+    if (!r.url().startsWith(demo.url) && !r.url().startsWith('data:') && !r.url().startsWith('blob:'))
+      others.push(r.url());
+  });
+  await page.goto(demo.url);
+  await expect(page.getByRole('link').first()).toBeVisible();
+  await page.goto(`${demo.url}/queens/${await demo.queenId('T2')}`);
+  await expect(page.getByRole('heading', { name: 'How is T2 doing?' })).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+  expect(others).toEqual([]);
+});

@@ -15,4 +15,4 @@ export {
   type Evaporation,
   type RoomConditions,
 } from './water';
-export { reservoirBand, type Reservoir, type WaterReading } from './reservoir';
+export { reckonedLineMm, reservoirBand, type Reservoir, type WaterReading } from './reservoir';

@@ -79,6 +79,13 @@ export function reservoirBand(
   };
 }
 
+/** Where the line stood, or will stand, at another moment by the same reckoning, mm from the closed end. */
+export function reckonedLineMm(tube: TubeShape, reservoir: Reservoir, now: Instant, at: Instant): number {
+  const days = (msOf(at) - msOf(now)) / DAY_MS;
+  const ml = reservoir.leftMl - reservoir.lossMlPerDay.p50 * days;
+  return waterLineForMl(tube, Math.max(0, Math.min(tubeVolumeMl(tube, tube.lengthMm), ml)));
+}
+
 function mean(values: number[]): number {
   return values.reduce((a, b) => a + b, 0) / values.length;
 }

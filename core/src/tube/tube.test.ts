@@ -1,6 +1,7 @@
 import { DAY_MS, instantOf, msOf, type Instant } from '../quantity';
 import {
   chamberLengthMm,
+  reckonedLineMm,
   reservoirBand,
   reservoirDays,
   tubeLossGPerDay,
@@ -115,6 +116,19 @@ describe('how long the water lasts, with the range', () => {
     const last = reservoirBand(ROUND, readings, room, after(42));
     expect(Math.abs(last.lossMlPerDay.p50 / twice - 1)).toBeLessThan(0.08);
     expect(Math.abs(last.lineMm - (readings[3] as { mm: number }).mm)).toBeLessThan(2);
+  });
+
+  test('the reckoned line of another day lies on the way between two readings', () => {
+    const readings = [
+      { at: start, mm: 90 },
+      { at: after(40), mm: 60 },
+    ];
+    const r = reservoirBand(ROUND, readings, room, after(40));
+    const line = (days: number) => reckonedLineMm(ROUND, r, after(40), after(days));
+    expect(line(40)).toBeCloseTo(r.lineMm, 9);
+    expect(line(20)).toBeGreaterThan(line(40));
+    expect(line(20)).toBeCloseTo((line(0) + line(40)) / 2, 6); // along the cylinder a steady loss is a steady fall
+    expect(line(400)).toBe(0);
   });
 
   test('asks for a reading when there is none', () => {

@@ -1,4 +1,5 @@
 import { countText, type Count, type Milestone } from '@gentle-burrow/core';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
@@ -17,6 +18,11 @@ interface CountPadProps {
 
 /** Counting one stage with a thumb: none, some, a number, or two numbers for a range. */
 export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
+  const [tapped, setTapped] = useState(false);
+  const tap = (n: number) => {
+    setTapped(true);
+    onChange(tapNumber(count, n, tapped));
+  };
   const chosen = (n: number) => count !== null && (count.low === n || count.high === n);
   const some = count !== null && count.high === null && count.low === 1;
   return (
@@ -24,20 +30,14 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
       <View style={styles.head}>
         <Words kind="bold">{`${stage[0]?.toUpperCase()}${stage.slice(1)}: ${count ? countText(count) : 'not counted'}`}</Words>
         <Words kind="small" soft>
-          Two numbers make a range.
+          A larger number next makes a range.
         </Words>
       </View>
       <View style={styles.keys}>
-        <Key label="None" on={chosen(0)} onPress={() => onChange(tapNumber(count, 0))} says={`no ${stage}`} />
+        <Key label="None" on={chosen(0)} onPress={() => tap(0)} says={`no ${stage}`} />
         <Key label="Some" on={some} onPress={() => onChange(some ? null : SOME)} says={`some ${stage}`} />
         {NUMBERS.map((n) => (
-          <Key
-            key={n}
-            label={String(n)}
-            on={chosen(n)}
-            onPress={() => onChange(tapNumber(count, n))}
-            says={`${n} ${stage}`}
-          />
+          <Key key={n} label={String(n)} on={chosen(n)} onPress={() => tap(n)} says={`${n} ${stage}`} />
         ))}
       </View>
       <View style={styles.fields}>

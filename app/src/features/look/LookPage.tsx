@@ -1,4 +1,4 @@
-import { effectiveEntries, type BodyOf, type Milestone } from '@gentle-burrow/core';
+import { effectiveEntries, reckonedLineMm, type BodyOf, type Milestone } from '@gentle-burrow/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -87,6 +87,12 @@ function LookForm({ shown, amended }: LookFormProps) {
   const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
     change({ counts: { ...draft.counts, [m]: count } });
 
+  // the line of the day that is being written down, not of today
+  const momentShown = faults.day ? now.toISOString() : momentOf(draft.day, now, intakeAt, amended?.at);
+  const reckoned = view.counsel
+    ? reckonedLineMm(tube, view.counsel.reservoir, now.toISOString(), momentShown)
+    : tube.waterLineMm;
+
   const save = async () => {
     setTried(true);
     if (Object.keys(faults).length > 0) return;
@@ -169,7 +175,7 @@ function LookForm({ shown, amended }: LookFormProps) {
         tube={tube}
         profile={profile}
         draft={draft}
-        reckonedMm={Math.min(tube.waterLineMm, view.counsel?.reservoir.lineMm ?? tube.waterLineMm)}
+        reckonedMm={Math.min(tube.waterLineMm, reckoned)}
         stage={stage}
         onStage={setStage}
         onChange={change}

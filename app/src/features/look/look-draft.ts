@@ -118,12 +118,16 @@ export function lookBody(draft: LookDraft, at: Instant): BodyOf<'look'> {
   };
 }
 
-/** A tap on a number: one number is exact, a second one makes it a range, the same again takes it back. */
-export function tapNumber(count: Count | null, n: number): Count | null {
-  if (count === null || count.high === null || count.low !== count.high) return { low: n, high: n };
-  if (count.low === n) return null;
-  if (count.low === 0 || n === 0) return { low: n, high: n };
-  return { low: Math.min(count.low, n), high: Math.max(count.low, n) };
+/**
+ * A tap on a number: exact at first; a larger one after it makes a range; the same again takes it back. A smaller one,
+ * or the first tap on a count that was there before, replaces.
+ * @param tappedHere the count as it stands was tapped just now, not brought along
+ */
+export function tapNumber(count: Count | null, n: number, tappedHere: boolean): Count | null {
+  const exact = count !== null && count.low === count.high;
+  if (exact && count.low === n) return null;
+  if (exact && tappedHere && count.low > 0 && n > count.low) return { low: count.low, high: n };
+  return { low: n, high: n };
 }
 
 /** "Some": there, but not counted. */

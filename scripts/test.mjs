@@ -52,7 +52,7 @@ function report(file) {
 await ensureInstalled();
 step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-for (const part of ['core', 'contract', 'server', 'app', 'e2e'])
+for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
   step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
 
 heading('unit tests');

@@ -29,9 +29,17 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await tabTo(/^Caught walking/);
   await press('Enter');
   await expect(page.getByRole('radio', { name: 'Caught walking' })).toHaveAttribute('aria-checked', 'true');
-  await page.getByLabel('Day she came into her tube').focus();
+  const dayField = page.getByLabel('Day she came into her tube');
+  await dayField.focus();
   const [year, month, day] = dayAgo(40).split('-') as [string, string, string];
-  await page.keyboard.type(`${day}${month}${year}`); // as a date input of this language is typed
+  // the browser's language decides in which order a date input is typed
+  await page.keyboard.type(`${day}${month}${year}`);
+  if ((await dayField.inputValue()) !== dayAgo(40)) {
+    await press('Tab');
+    await dayField.focus();
+    await page.keyboard.type(`${month}${day}${year}`);
+  }
+  await expect(dayField).toHaveValue(dayAgo(40));
   await tabTo(/^Next$/);
   await press('Enter');
   await tabTo(/^Tetramorium immigrans/);

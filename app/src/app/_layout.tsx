@@ -4,7 +4,8 @@ import { Vollkorn_400Regular_Italic } from '@expo-google-fonts/vollkorn/400Regul
 import { Vollkorn_500Medium } from '@expo-google-fonts/vollkorn/500Medium';
 import { Vollkorn_700Bold } from '@expo-google-fonts/vollkorn/700Bold';
 import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
-import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { persistQueryClient } from '@tanstack/react-query-persist-client';
 import { useFonts } from 'expo-font';
 import { useMemo } from 'react';
 import { useColorScheme, View } from 'react-native';
@@ -32,6 +33,8 @@ registerServiceWorker();
 watchNetwork();
 refetchAfterSending(queryClient);
 void openOutbox();
+// what was last seen is read back beside the first questions to the server, not before them; the newer answer stands
+persistQueryClient({ queryClient, ...persistOptions });
 
 export default function RootLayout() {
   const { appearance } = usePreferences();
@@ -49,18 +52,11 @@ export default function RootLayout() {
   });
   return (
     <SafeAreaProvider>
-      <PersistQueryClientProvider
-        client={queryClient}
-        persistOptions={persistOptions}
-        onSuccess={() => {
-          // not returned: the provider would hold back every query until it has settled
-          void queryClient.invalidateQueries();
-        }}
-      >
+      <QueryClientProvider client={queryClient}>
         <PaperProvider theme={theme} settings={PAPER_SETTINGS}>
           <Frame />
         </PaperProvider>
-      </PersistQueryClientProvider>
+      </QueryClientProvider>
     </SafeAreaProvider>
   );
 }

@@ -147,9 +147,13 @@ export function useShelf(): Shown<ShelfRow[]> {
   });
   const rows = stored.data?.rows;
   useEffect(() => {
-    for (const r of rows?.slice(0, AHEAD) ?? []) {
-      void client.prefetchQuery({ ...queenQuery(r.queen.id), staleTime: 5 * 60_000 });
-    }
+    // when the shelf has been drawn and the keeper is reading it
+    const later = setTimeout(() => {
+      for (const r of rows?.slice(0, AHEAD) ?? []) {
+        void client.prefetchQuery({ ...queenQuery(r.queen.id), staleTime: 5 * 60_000 });
+      }
+    }, 2000);
+    return () => clearTimeout(later);
   }, [rows, client]);
 
   const touched = [...new Set(items.map((i) => queenIdOf(i.out)).filter((id) => id !== null))];

@@ -140,3 +140,6 @@ export const TARGET = 44;
 
 /** From this width on there are two panes. */
 export const WIDE = 900;
+
+/** Width of the shelf's own pane, px. */
+export const SHELF_PANE = 420;

@@ -5,7 +5,7 @@ import { warmUpProjection } from '@/data/projection';
 import { useShelf } from '@/data/queries';
 import { ShelfPane } from '@/features/shelf/ShelfPane';
 import { useBurrow } from '@/theme/theme';
-import { WIDE } from '@/theme/tokens';
+import { SHELF_PANE, WIDE } from '@/theme/tokens';
 import { Banner } from './Banner';
 import { Crash } from './Crash';
 import { KeyHelp } from './KeyHelp';
@@ -70,5 +70,5 @@ export function Frame() {
 const styles = StyleSheet.create({
   fill: { flex: 1 },
   panes: { flexDirection: 'row' },
-  shelf: { width: 420, borderRightWidth: 1 },
+  shelf: { width: SHELF_PANE, borderRightWidth: 1 },
 });

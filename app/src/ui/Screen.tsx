@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
-import { useEffect, type ReactNode } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View, type Text } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Words } from './Words';
@@ -23,6 +23,12 @@ export function Screen({ question, back, beside = false, aside, foot, children }
   useEffect(() => {
     if (!beside) document.title = `${question} – Gentle Burrow`;
   }, [question, beside]);
+  // who comes by keyboard or listens starts at the question, not at the top of the window
+  const heading = useRef<Text>(null);
+  useEffect(() => {
+    const element = heading.current as unknown as HTMLElement | null;
+    if (!beside) element?.focus({ preventScroll: true });
+  }, [beside]);
   return (
     <View {...(beside ? {} : { role: 'main' as const })} style={styles.fill}>
       <ScrollView
@@ -43,7 +49,7 @@ export function Screen({ question, back, beside = false, aside, foot, children }
             />
           )}
           <View style={styles.fill}>
-            <Words kind="question" level={1}>
+            <Words kind="question" level={1} focusRef={heading}>
               {question}
             </Words>
           </View>

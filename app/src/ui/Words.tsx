@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { StyleSheet, Text, type StyleProp, type TextStyle } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';
@@ -14,23 +14,34 @@ const KINDS = StyleSheet.create({
   smallBold: { fontFamily: FONTS.sansBold, fontSize: 14, lineHeight: 20 },
 });
 
+/** A heading that is focused to be read out is no control. */
+const NO_OUTLINE = { outlineStyle: 'none' } as object;
+
 export interface WordsProps {
   kind?: keyof typeof KINDS;
   /** Makes it a heading of this level for those who listen. */
   level?: 1 | 2 | 3;
   soft?: boolean;
+  /** Lets the text be focused from code, though not by Tab. */
+  focusRef?: Ref<Text>;
   color?: string;
   style?: StyleProp<TextStyle>;
   children: ReactNode;
 }
 
 /** All text of the application: one of a few kinds. */
-export function Words({ kind = 'body', level, soft = false, color, style, children }: WordsProps) {
+export function Words({ kind = 'body', level, soft = false, focusRef, color, style, children }: WordsProps) {
   const p = useBurrow();
   return (
     <Text
       {...(level ? { role: 'heading', 'aria-level': level } : {})}
-      style={[KINDS[kind], { color: color ?? (soft ? p.inkSoft : p.ink) }, style]}
+      {...(focusRef ? { ref: focusRef, tabIndex: -1 as const } : {})}
+      style={[
+        KINDS[kind],
+        focusRef ? NO_OUTLINE : null,
+        { color: color ?? (soft ? p.inkSoft : p.ink) },
+        style,
+      ]}
     >
       {children}
     </Text>

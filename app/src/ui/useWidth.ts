@@ -1,8 +1,14 @@
 import { useState } from 'react';
-import type { LayoutChangeEvent } from 'react-native';
+import { useWindowDimensions, type LayoutChangeEvent } from 'react-native';
+import { SHELF_PANE, SPACE, WIDE } from '@/theme/tokens';
 
-/** The width that an element has been given, px; 0 before it is laid out. */
+/**
+ * The width that an element has been given, px. Before it is laid out it is guessed from the window, so that drawings
+ * are there with the first picture; on a phone the guess is right.
+ */
 export function useWidth(): [number, (e: LayoutChangeEvent) => void] {
-  const [width, setWidth] = useState(0);
-  return [width, (e) => setWidth(Math.floor(e.nativeEvent.layout.width))];
+  const window = useWindowDimensions().width;
+  const [width, setWidth] = useState<number | null>(null);
+  const pane = window >= WIDE ? SHELF_PANE : Math.min(window, 760);
+  return [width ?? pane - 2 * SPACE.l, (e) => setWidth(Math.floor(e.nativeEvent.layout.width))];
 }

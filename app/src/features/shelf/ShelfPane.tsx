@@ -1,6 +1,6 @@
 import type { ShelfRow } from '@gentle-burrow/core';
 import { router } from 'expo-router';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
@@ -25,6 +25,7 @@ export function ShelfPane({ chosen, beside = false }: ShelfPaneProps) {
   const species = useSpecies();
   const profiles = useMemo(() => new Map(species.map((s) => [s.id, s])), [species]);
   const rows = shelf.data;
+  const shown = useGrowing(rows?.length ?? 0);
   return (
     <Screen
       question="What needs me today?"
@@ -50,9 +51,9 @@ export function ShelfPane({ chosen, beside = false }: ShelfPaneProps) {
       {rows && rows.length > 0 ? (
         <>
           <Words kind="answer">{answer(rows)}</Words>
-          {sections(rows).map(({ title, rows: some }) => (
+          {sections(rows, shown).map(({ title, n, rows: some }) => (
             <View key={title} style={styles.section}>
-              <SectionTitle title={title} n={some.length} />
+              <SectionTitle title={title} n={n} />
               {some.map((row) => (
                 <ShelfTube
                   key={row.queen.id}
@@ -83,14 +84,36 @@ function SectionTitle({ title, n }: { title: string; n: number }) {
   );
 }
 
-function sections(rows: readonly ShelfRow[]) {
+/** The sections in order, with no more than so many tubes drawn in all. */
+function sections(rows: readonly ShelfRow[], shown: number) {
   const living = rows.filter((r) => !r.lost);
+  let left = shown;
   return [
     { title: 'Needs you', rows: living.filter((r) => r.pressure === 'now' || r.pressure === 'soon') },
     { title: 'May be looked at', rows: living.filter((r) => r.pressure === 'free') },
     { title: 'At rest', rows: living.filter((r) => r.pressure === 'rest') },
     { title: 'Lost', rows: rows.filter((r) => r.lost) },
-  ].filter((s) => s.rows.length > 0);
+  ]
+    .map(({ title, rows: all }) => {
+      const some = all.slice(0, Math.max(0, left));
+      left -= all.length;
+      return { title, n: all.length, rows: some };
+    })
+    .filter((s) => s.rows.length > 0);
+}
+
+const FIRST = 5;
+const STEP = 20;
+
+/** How many tubes to draw: a screenful at once, the rest soon after, so that the first ones are not kept waiting. */
+function useGrowing(total: number): number {
+  const [shown, setShown] = useState(FIRST);
+  useEffect(() => {
+    if (total <= shown) return;
+    const timer = setTimeout(() => setShown(shown + STEP), 50);
+    return () => clearTimeout(timer);
+  }, [shown, total]);
+  return shown;
 }
 
 /** One calm sentence for the whole shelf. */

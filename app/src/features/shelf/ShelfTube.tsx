@@ -41,6 +41,7 @@ export function ShelfTube({ row, profile, chosen }: ShelfTubeProps) {
       onLayout={onLayout}
       style={[
         styles.tube,
+        OFFSCREEN,
         { borderLeftColor: chosen ? p.moss : 'transparent' },
         chosen && { backgroundColor: p.sheet },
       ]}
@@ -80,6 +81,9 @@ export function ShelfTube({ row, profile, chosen }: ShelfTubeProps) {
     </Pressable>
   );
 }
+
+/** Tubes far down a long shelf are laid out and painted when they come near. */
+const OFFSCREEN = { contentVisibility: 'auto', containIntrinsicSize: 'auto 100px' } as object;
 
 const shown = (row: ShelfRow) =>
   row.lost

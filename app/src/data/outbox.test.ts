@@ -1,0 +1,84 @@
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
+import { onlineManager } from '@tanstack/react-query';
+import { drop, flush, onSent, openOutbox, outboxItems, put, type Outgoing } from './outbox';
+
+const settings = (lookingSchool: 'weekly' | 'fortnightly' | 'hands-off'): Outgoing => ({
+  what: 'settings',
+  settings: { ...DEFAULT_SETTINGS, lookingSchool },
+});
+const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body });
+const sent: string[] = [];
+let server: () => Promise<unknown>;
+
+beforeEach(() => {
+  sent.length = 0;
+  globalThis.fetch = jest.fn(async (_url: string, init?: { body: string }) => {
+    const reply = await server();
+    if (init) sent.push((JSON.parse(init.body) as { lookingSchool: string }).lookingSchool);
+    return reply;
+  }) as never;
+});
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+  onlineManager.setOnline(true);
+});
+
+const down = async () => {
+  throw new TypeError('no connection');
+};
+const up = async () => answer(200, {});
+
+test('what cannot be sent waits, in order, and goes once when the server is back', async () => {
+  server = down;
+  await put(settings('weekly'));
+  await put(settings('hands-off'));
+  await flush();
+  expect(outboxItems()).toHaveLength(2);
+  server = up;
+  await flush();
+  expect(sent).toEqual(['weekly', 'hands-off']);
+  expect(outboxItems()).toEqual([]);
+  await flush();
+  expect(sent).toHaveLength(2);
+});
+
+test('what waits is found again by the next visit', async () => {
+  server = down;
+  await put(settings('weekly'));
+  await flush();
+  // another visit: the module starts empty beside the same browser storage
+  await jest.isolateModulesAsync(async () => {
+    const next = jest.requireActual<typeof import('./outbox')>('./outbox');
+    expect(next.outboxItems()).toEqual([]);
+    await next.openOutbox();
+    expect(next.outboxItems().map((i) => i.out)).toEqual([settings('weekly')]);
+  });
+});
+
+test('a refusal is kept with what the server said, and does not hold up the rest', async () => {
+  let first = true;
+  server = async () => {
+    if (!first) return answer(200, {});
+    first = false;
+    return answer(422, { error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' } });
+  };
+  await put(settings('weekly'));
+  await put(settings('hands-off'));
+  await flush();
+  await flush();
+  expect(outboxItems()).toMatchObject([{ refused: 'The date lies in the future. Correct it.' }]);
+  expect(sent).toEqual(['weekly', 'hands-off']);
+});
+
+test('views are fetched anew before an item leaves, so that nothing blinks out', async () => {
+  server = up;
+  const seen: number[] = [];
+  onSent(async () => {
+    seen.push(outboxItems().length);
+  });
+  await openOutbox();
+  await put(settings('weekly'));
+  await flush();
+  expect(seen).toEqual([1]);
+  expect(outboxItems()).toEqual([]);
+});

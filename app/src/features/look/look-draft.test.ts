@@ -1,0 +1,91 @@
+import { lookSchema } from '@gentle-burrow/core';
+import {
+  draftOf,
+  EMPTY_LOOK,
+  faultsOf,
+  lookBody,
+  momentOf,
+  SOME,
+  tapNumber,
+  type LookDraft,
+} from './look-draft';
+
+const NOW = new Date('2026-06-10T15:00:00');
+const INTAKE = new Date('2026-06-01T21:30:00').toISOString();
+const draft = (part: Partial<LookDraft>): LookDraft => ({ ...EMPTY_LOOK, ...part });
+
+describe('tapping numbers', () => {
+  test('one is exact, a larger one after it makes a range, the same again takes it back', () => {
+    const eight = tapNumber(null, 8, false);
+    expect(eight).toEqual({ low: 8, high: 8 });
+    expect(tapNumber(eight, 15, true)).toEqual({ low: 8, high: 15 });
+    expect(tapNumber(eight, 8, true)).toBeNull();
+  });
+  test('a smaller one replaces, and none never joins a range', () => {
+    expect(tapNumber({ low: 8, high: 8 }, 3, true)).toEqual({ low: 3, high: 3 });
+    expect(tapNumber({ low: 0, high: 0 }, 3, true)).toEqual({ low: 3, high: 3 });
+    expect(tapNumber({ low: 8, high: 15 }, 20, true)).toEqual({ low: 20, high: 20 });
+    expect(tapNumber(SOME, 4, true)).toEqual({ low: 4, high: 4 });
+  });
+  test('a count that was there before is replaced by the first tap', () => {
+    expect(tapNumber({ low: 5, high: 5 }, 50, false)).toEqual({ low: 50, high: 50 });
+  });
+});
+
+describe('the moment of a look', () => {
+  test('now, or the evening of another day', () => {
+    expect(momentOf(null, NOW, INTAKE)).toBe(NOW.toISOString());
+    expect(momentOf('2026-06-10', NOW, INTAKE)).toBe(NOW.toISOString());
+    expect(momentOf('2026-06-05', NOW, INTAKE)).toBe(new Date('2026-06-05T20:00:00').toISOString());
+  });
+  test('on the day of intake never before it', () => {
+    expect(momentOf('2026-06-01', NOW, INTAKE) > INTAKE).toBe(true);
+  });
+  test('an amended look keeps its hour while its day stays', () => {
+    const was = new Date('2026-06-05T07:12:00').toISOString();
+    expect(momentOf('2026-06-05', NOW, INTAKE, was)).toBe(was);
+    expect(momentOf('2026-06-06', NOW, INTAKE, was)).not.toBe(was);
+  });
+});
+
+describe('faults', () => {
+  test('an empty look is not kept', () =>
+    expect(faultsOf(EMPTY_LOOK, NOW, INTAKE).all).toMatch(/Nothing is noted/));
+  test.each([
+    ['2026-06-11', /still to come/],
+    ['2026-05-30', /taken in on 2026-06-01/],
+    ['2026-06', /not complete/],
+  ])('the day %s is refused', (day, says) => {
+    expect(faultsOf(draft({ day, queen: 'seen' }), NOW, INTAKE).day).toMatch(says);
+  });
+  test('a range upside down is named at its stage', () => {
+    const counts = { ...EMPTY_LOOK.counts, larvae: { low: 9, high: 4 } };
+    expect(faultsOf(draft({ counts }), NOW, INTAKE).counts?.larvae).toMatch(/Swap them/);
+  });
+  test('one thing noted is enough', () => {
+    expect(faultsOf(draft({ mould: 'none' }), NOW, INTAKE)).toEqual({});
+  });
+});
+
+test('a full draft becomes an entry that the core takes, and comes back the same', () => {
+  const full = draft({
+    day: '2026-06-05',
+    otherDay: true,
+    queen: 'seen',
+    queenAtMm: 112,
+    counts: { eggs: { low: 8, high: 15 }, larvae: SOME, pupae: { low: 0, high: 0 }, workers: null },
+    waterLineMm: 71,
+    wetFront: 'right',
+    mould: 'none',
+    text: 'calm',
+  });
+  const body = lookSchema.parse(lookBody(full, momentOf(full.day, NOW, INTAKE)));
+  expect(body).not.toHaveProperty('workers');
+  expect(draftOf(body)).toEqual(full);
+});
+
+test('where she sat is not kept for a queen that was not seen', () => {
+  expect(lookBody(draft({ queen: 'not-seen', queenAtMm: 100 }), NOW.toISOString())).not.toHaveProperty(
+    'queenAtMm',
+  );
+});

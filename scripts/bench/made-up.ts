@@ -1,0 +1,76 @@
+import {
+  addDays,
+  SPECIES,
+  uniformStream,
+  type Entry,
+  type Place,
+  type Queen,
+  type TubeHome,
+} from '@gentle-burrow/core';
+import { v7 } from 'uuid';
+
+/** A made-up queen with a log of so many entries: looks, with notes between them. */
+export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Place) {
+  const random = uniformStream(k + 1);
+  const age = 40 + Math.floor(random() * 160);
+  const at = addDays(now.toISOString(), -age);
+  const tube: TubeHome = {
+    id: v7(),
+    kind: 'tube',
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round',
+    waterLineMm: 90,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: at,
+  };
+  const queen: Queen = {
+    id: v7(),
+    label: `Q${k}`,
+    batch: '',
+    homeId: tube.id,
+    placeId: place?.id ?? v7(),
+    lookingSchool: null,
+    createdAt: at,
+  };
+  const species = SPECIES[k % 8];
+  const entries: Entry[] = [
+    {
+      kind: 'intake',
+      id: v7(),
+      queenId: queen.id,
+      at,
+      loggedAt: at,
+      found: 'walking',
+      wings: 'dealate',
+      species: { profileId: species?.id ?? 'unknown-temperate', sure: 'likely' },
+    },
+  ];
+  const slow = 0.8 + 0.5 * random();
+  const n = (day: number, from: number, to: number, most: number) => {
+    const there = day >= from * slow && day < to * slow ? most : 0;
+    return { low: there, high: there + (there > 0 ? 2 : 0) };
+  };
+  for (let i = 1; i < entryCount; i++) {
+    const day = (i / entryCount) * age;
+    const head = { id: v7(), queenId: queen.id, at: addDays(at, day), loggedAt: addDays(at, day) };
+    entries.push(
+      i % 3 === 0
+        ? {
+            kind: 'look',
+            ...head,
+            queen: 'seen',
+            queenAtMm: 118,
+            eggs: n(day, 10, 400, 6),
+            larvae: n(day, 26, 400, 5),
+            pupae: n(day, 44, 400, 4),
+            workers: n(day, 62, 400, 8),
+            waterLineMm: Math.max(5, Math.round(90 - day * 0.35)),
+            mould: 'none',
+          }
+        : { kind: 'note', ...head, text: 'Drawer shut; nothing to see from outside.' },
+    );
+  }
+  return { queen, tube, entries };
+}

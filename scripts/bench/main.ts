@@ -1,0 +1,22 @@
+// `npm run bench`: measures the budgets of the design and prints them as a table. Nothing here is a test.
+import { benchBrowser } from './browser';
+import { benchOutlook } from './outlook';
+import { benchShelf } from './shelf';
+import type { Row } from './row';
+
+const rows: Row[] = [];
+const add = (more: Row[]) => {
+  rows.push(...more);
+  for (const r of more) console.log(`  ${r.what}: ${r.measured}`);
+};
+
+console.log('Measuring; this takes two or three minutes …');
+add(benchOutlook());
+add(await benchShelf());
+add(await benchBrowser());
+
+const wide = (key: keyof Row) => Math.max(...rows.map((r) => r[key].length));
+const [w, b] = [wide('what'), wide('budget')];
+console.log(`\n| ${'what'.padEnd(w)} | ${'budget'.padEnd(b)} | measured |`);
+console.log(`|${'-'.repeat(w + 2)}|${'-'.repeat(b + 2)}|---|`);
+for (const r of rows) console.log(`| ${r.what.padEnd(w)} | ${r.budget.padEnd(b)} | ${r.measured} |`);

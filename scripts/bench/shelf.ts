@@ -1,0 +1,83 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Entry, Place } from '@gentle-burrow/core';
+import { v7 } from 'uuid';
+import { madeUpQueen } from './made-up';
+import { ms, percentile, type Row } from './row';
+import { startServer } from './server';
+
+const QUEENS = 500;
+const ENTRIES_EACH = 150;
+
+async function send(url: string, body: unknown): Promise<void> {
+  const r = await fetch(url, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!r.ok) throw new Error(`${r.status} ${await r.text()}`);
+}
+
+async function timed(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}
+
+/** A shelf of 500 queens with 75,000 entries: filling it, the first and the later answers, single appends, memory. */
+export async function benchShelf(): Promise<Row[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'burrow-bench-'));
+  const now = new Date();
+  const place: Place = { id: v7(), name: 'Bench', tempC: 25, roomRelHumidity: 0.5, winter: null };
+  let server = await startServer(folder);
+  const filling = await timed(async () => {
+    for (let k = 0; k < QUEENS; k++) {
+      const { queen, tube, entries } = madeUpQueen(k, ENTRIES_EACH, now, place);
+      const [intake, ...rest] = entries;
+      await send(`${server.url}/api/queens`, { queen, tube, place, intake });
+      await send(`${server.url}/api/entries`, { entries: rest });
+    }
+  });
+  console.log(`  (${QUEENS * ENTRIES_EACH} entries written in ${(filling / 1000).toFixed(0)} s)`);
+  await server.stop();
+
+  server = await startServer(folder);
+  const shelf = () =>
+    fetch(`${server.url}/api/shelf`).then((r) => r.json() as Promise<{ rows: { queen: { id: string } }[] }>);
+  let rows: { queen: { id: string } }[] = [];
+  const cold = await timed(async () => {
+    rows = (await shelf()).rows;
+  });
+  if (rows.length !== QUEENS) throw new Error(`${rows.length} rows`);
+  const warm: number[] = [];
+  for (let i = 0; i < 100; i++) warm.push(await timed(shelf));
+  const memory = server.memoryMb();
+
+  const appends: number[] = [];
+  const afterWrite: number[] = [];
+  for (let i = 0; i < 200; i++) {
+    const at = now.toISOString();
+    const queenId = rows[i % rows.length]?.queen.id ?? '';
+    const entry: Entry = { kind: 'note', id: v7(), queenId, at, loggedAt: at, text: `note ${i}` };
+    appends.push(await timed(() => send(`${server.url}/api/entries`, entry)));
+    if (i % 10 === 0) afterWrite.push(await timed(shelf));
+  }
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+  return [
+    {
+      what: 'shelf of 500 queens, 75,000 entries: warm answer p95',
+      budget: '≤ 50 ms',
+      measured: ms(percentile(warm, 0.95)),
+    },
+    { what: 'the same: first answer after a start', budget: '≤ 4 s', measured: ms(cold) },
+    {
+      what: 'the same: answer after one write, p95',
+      budget: 'none set',
+      measured: ms(percentile(afterWrite, 0.95)),
+    },
+    { what: 'server memory with that data', budget: '≤ 400 MB', measured: `${Math.round(memory)} MB` },
+    { what: 'appending an entry, durable, p95', budget: '≤ 25 ms', measured: ms(percentile(appends, 0.95)) },
+  ];
+}

@@ -1,1 +1,4 @@
-export { SettingsPage as default } from '@/features/settings/SettingsPage';
+import { lazyPage } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
+
+export default lazyPage(PAGES.settings);

@@ -10,6 +10,7 @@ import { Banner } from './Banner';
 import { Crash } from './Crash';
 import { KeyHelp } from './KeyHelp';
 import { useKeys } from './keys';
+import { fetchPagesAhead } from './pages';
 import { undoLast } from './undo';
 import { UndoBar } from './UndoBar';
 
@@ -43,7 +44,10 @@ export function Frame() {
   }, [rows, chosen]);
   useKeys(keys);
   useEffect(() => {
-    const later = setTimeout(warmUpProjection, 1500);
+    const later = setTimeout(() => {
+      warmUpProjection();
+      fetchPagesAhead();
+    }, 1500);
     return () => clearTimeout(later);
   }, []);
   return (

@@ -62,6 +62,10 @@ const SECOND_BATCH_SHARE = 0.97;
 /** How far back brood that came with her may go when warmth gives no answer. Prior. */
 const UNKNOWN_PAST_DAYS = 60;
 const MAX_STRAIN = 8;
+/** How seldom the days before a look without are drawn, against those after it. */
+const SOFT_SHARE = 0.1;
+/** A few draws tell whether a wider spread explains the log. */
+const PILOT_DRAWS = 400;
 
 /**
  * Projects one queen: when eggs, larvae, pupae and the first workers came or will come, and when the first batch is out.
@@ -95,19 +99,28 @@ export function outlook(
   const origin = known.intake.at;
   const bounds = MILESTONES.map((m) => boundsOf(known, m, origin));
   const late = lateCatch(profile, origin, hemisphere);
-  const attempt = (warmth: Temperature, strain: number): Sample => {
+  const attempt = (warmth: Temperature, strain: number, n = draws): Sample => {
     const clocks = STAGES.map((stage) => warmthClock(profile, stage, warmth, origin));
-    return drawAll({ profile, clocks, bounds, late, known, origin, draws, seed, strain });
+    return drawAll({ profile, clocks, bounds, late, known, origin, draws: n, seed, strain });
   };
+  const explains = (sample: Sample, n: number) => sample.effectiveDraws >= n / 100;
 
-  let stillWithout: number | null = null;
-  for (let strain = 1; strain <= MAX_STRAIN; strain *= 2) {
-    const sample = attempt(temperature, strain);
-    // lateness is measured against her kind as it is known, not as it had to be stretched to explain her
-    if (strain === 1) stillWithout = sample.stillWithout;
-    sample.stillWithout = stillWithout;
-    if (sample.effectiveDraws >= draws / 100)
-      return summarise(sample, known, origin, now, strain, draws, seed);
+  const fitting = attempt(temperature, 1);
+  if (explains(fitting, draws)) return summarise(fitting, known, origin, now, 1, draws, seed);
+  // lateness is measured against her kind as it is known, not as it has to be stretched to explain her
+  const { stillWithout } = fitting;
+  const pilot = Math.min(draws, PILOT_DRAWS);
+  for (let strain = 2; strain <= MAX_STRAIN; strain *= 2) {
+    if (!explains(attempt(temperature, strain, pilot), pilot)) continue;
+    return summarise(
+      { ...attempt(temperature, strain), stillWithout },
+      known,
+      origin,
+      now,
+      strain,
+      draws,
+      seed,
+    );
   }
   // She did what was impossible at the temperature given: she must have stood warmer before. Take her kind's best
   // warmth for the past and the given one from her last look on.
@@ -118,7 +131,7 @@ export function outlook(
     'entries',
     'Her log cannot be explained: some of its dates exclude one another. Amend the wrong one.',
   );
-  return summarise(sample, known, origin, now, MAX_STRAIN, draws, seed);
+  return summarise({ ...sample, stillWithout }, known, origin, now, MAX_STRAIN, draws, seed);
 }
 
 function warmerPast(
@@ -208,6 +221,7 @@ function drawAll(s: Sampling): Sample {
       const u = uniform();
       let day: number;
       let mass: number;
+      let correction = 1;
       if (from === Infinity) {
         // the stage before never ends at the warmth planned
         day = Infinity;
@@ -220,19 +234,24 @@ function drawAll(s: Sampling): Sample {
         const zero = clock.gathered(from);
         const mu = (medians[stage] as number) + (stage === 0 ? 0 : queen);
         const sigma = spreads[stage] as number;
-        // a look without is trusted, but for the few days in which the first ones are easily overlooked
-        const lowDay = b.after - SOFT_DAYS * strain;
-        const low = lowDay > from ? belowLogNormal(clock.gathered(lowDay) - zero, mu, sigma) : 0;
-        const high = b.by === Infinity ? 1 : belowLogNormal(clock.gathered(b.by) - zero, mu, sigma);
-        mass = high - low;
+        const below = (d: number) => (d > from ? belowLogNormal(clock.gathered(d) - zero, mu, sigma) : 0);
+        const atLast = below(b.after);
+        const high = b.by === Infinity ? 1 : below(b.by);
+        // a look without is trusted, but for the few days in which the first ones are easily overlooked: those days
+        // are drawn seldom, and weighed up again
+        const low = b.absent.length > 0 ? below(b.after - SOFT_DAYS * strain) : atLast;
+        const softMass = SOFT_SHARE * (atLast - low);
+        mass = softMass + Math.max(0, high - atLast);
         if (!(mass > 0)) {
           weight = 0;
           break;
         }
-        const required = Math.exp(mu + sigma * normalQuantile(low + u * mass));
-        day = Math.min(clock.dayOf(zero + required), b.by);
+        const pick = u * mass;
+        const share = pick < softMass ? low + pick / SOFT_SHARE : atLast + (pick - softMass);
+        if (pick < softMass) correction = 1 / SOFT_SHARE;
+        day = Math.min(clock.dayOf(zero + Math.exp(mu + sigma * normalQuantile(share))), b.by);
       }
-      let overlooked = 1;
+      let overlooked = correction;
       for (const look of b.absent) if (day < look) overlooked *= missChance(stage, look - day, strain);
       if (asked && stage === nextUnseen) {
         massBefore += weight;

@@ -1,1 +1,4 @@
-export { NewQueenPage as default } from '@/features/intake/NewQueenPage';
+import { lazyPage } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
+
+export default lazyPage(PAGES.intake);

@@ -1,40 +1,63 @@
-import { Ellipse, G, Polyline } from 'react-native-svg';
+import { G, Path } from 'react-native-svg';
+import { ellipsePath, placed } from './paths';
 
-interface AntProps {
+export interface AntPlace {
   /** Middle of the body, mm. */
   x: number;
-  /** The floor she stands on, mm. */
+  /** Head towards the closed end. */
+  facesWater: boolean;
+}
+
+interface AntsProps {
+  ants: readonly AntPlace[];
+  /** The floor they stand on, mm. */
   floor: number;
   lengthMm: number;
   color: string;
   queen?: boolean;
-  /** Head towards the closed end. */
-  facesWater?: boolean;
 }
 
-/** An ant seen from the side, drawn to her length. A queen has the large thorax that held her wings. */
-export function Ant({ x, floor, lengthMm, color, queen = false, facesWater = false }: AntProps) {
-  const turn = facesWater ? -1 : 1;
-  const line = {
-    stroke: color,
-    strokeWidth: 0.028,
-    fill: 'none',
-    strokeLinecap: 'round',
-    strokeLinejoin: 'round',
-  } as const;
-  const thorax = queen ? { rx: 0.17, ry: 0.115 } : { rx: 0.14, ry: 0.065 };
-  const gaster = queen ? { rx: 0.24, ry: 0.145 } : { rx: 0.18, ry: 0.115 };
+// One long: head to the right, feet at 0, y downwards.
+const LIMBS =
+  'M0.06 -0.15L-0.03 -0.24L-0.13 0M0.14 -0.14L0.15 -0.23L0.12 0M0.22 -0.15L0.31 -0.24L0.36 0' +
+  'M0.44 -0.25L0.5 -0.35L0.6 -0.29M0.46 -0.24L0.54 -0.31L0.62 -0.23';
+
+/** Gaster, waist, thorax, head. A queen has the large thorax that held her wings. */
+const bodyParts = (queen: boolean) => [
+  { x: -0.26, y: -0.2, rx: queen ? 0.24 : 0.18, ry: queen ? 0.145 : 0.115, turn: 6 },
+  { x: -0.01, y: -0.16, rx: 0.035, ry: 0.05, turn: 0 },
+  { x: 0.16, y: queen ? -0.22 : -0.19, rx: queen ? 0.17 : 0.14, ry: queen ? 0.115 : 0.065, turn: 0 },
+  { x: 0.39, y: -0.2, rx: 0.105, ry: 0.085, turn: 14 },
+];
+
+/** Ants seen from the side, drawn to their length. */
+export function Ants({ ants, floor, lengthMm, color, queen = false }: AntsProps) {
+  const side = (a: AntPlace) => (a.facesWater ? -lengthMm : lengthMm);
+  const limbs = ants.map((a) =>
+    placed(LIMBS, { x: a.x, y: floor, turn: 0, scaleX: side(a), scaleY: lengthMm }),
+  );
+  const bodies = ants.flatMap((a) =>
+    bodyParts(queen).map((b) =>
+      ellipsePath(
+        a.x + b.x * side(a),
+        floor + b.y * lengthMm,
+        b.rx * lengthMm,
+        b.ry * lengthMm,
+        a.facesWater ? -b.turn : b.turn,
+      ),
+    ),
+  );
   return (
-    <G transform={`translate(${x} ${floor}) scale(${turn * lengthMm} ${lengthMm})`}>
-      <Polyline points="0.06,-0.15 -0.03,-0.24 -0.13,0" {...line} />
-      <Polyline points="0.14,-0.14 0.15,-0.23 0.12,0" {...line} />
-      <Polyline points="0.22,-0.15 0.31,-0.24 0.36,0" {...line} />
-      <Ellipse cx={-0.26} cy={-0.2} {...gaster} fill={color} transform="rotate(6 -0.26 -0.2)" />
-      <Ellipse cx={-0.01} cy={-0.16} rx={0.035} ry={0.05} fill={color} />
-      <Ellipse cx={0.16} cy={queen ? -0.22 : -0.19} {...thorax} fill={color} />
-      <Ellipse cx={0.39} cy={-0.2} rx={0.105} ry={0.085} fill={color} transform="rotate(14 0.39 -0.2)" />
-      <Polyline points="0.44,-0.25 0.5,-0.35 0.6,-0.29" {...line} />
-      <Polyline points="0.46,-0.24 0.54,-0.31 0.62,-0.23" {...line} />
+    <G>
+      <Path
+        d={limbs.join('')}
+        stroke={color}
+        strokeWidth={0.028 * lengthMm}
+        fill="none"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+      <Path d={bodies.join('')} fill={color} />
     </G>
   );
 }

@@ -1,6 +1,7 @@
-import { Ellipse, G, Path } from 'react-native-svg';
+import { G, Path } from 'react-native-svg';
 import type { Palette } from '@/theme/tokens';
 import { mound } from './anatomy';
+import { ellipsePath, placed } from './paths';
 
 interface PileProps {
   n: number;
@@ -15,71 +16,60 @@ interface PileProps {
 export function Eggs({ n, x, floor, workerMm, palette }: PileProps) {
   const long = workerMm * 0.17;
   const wide = long * 0.6;
-  return (
-    <G>
-      {mound(n, long * 1.05, wide * 1.15).map((e, i) => (
-        <Ellipse
-          key={i}
-          cx={x + e.x}
-          cy={floor - e.y}
-          rx={long / 2}
-          ry={wide / 2}
-          transform={`rotate(${e.turn} ${x + e.x} ${floor - e.y})`}
-          fill={palette.brood}
-          stroke={palette.broodLine}
-          strokeWidth={0.08}
-        />
-      ))}
-    </G>
+  const eggs = mound(n, long * 1.05, wide * 1.15).map((e) =>
+    ellipsePath(x + e.x, floor - e.y, long / 2, wide / 2, e.turn),
   );
+  return <Path d={eggs.join('')} fill={palette.brood} stroke={palette.broodLine} strokeWidth={0.08} />;
 }
 
-/** Comma-shaped, the head end thin. */
+/** Comma-shaped, the head end thin; one long. */
+const LARVA =
+  'M-0.5 0.18C-0.55 -0.2 -0.1 -0.34 0.22 -0.22C0.42 -0.15 0.5 0.02 0.46 0.14C0.3 0.02 0.18 0.02 0.06 0.14' +
+  'C-0.1 0.32 -0.44 0.36 -0.5 0.18Z';
+
 export function Larvae({ n, x, floor, workerMm, palette }: PileProps) {
   const s = workerMm * 0.5;
-  return (
-    <G>
-      {mound(n, s * 0.8, s * 0.5).map((l, i) => (
-        <Path
-          key={i}
-          d="M-0.5 0.18 C-0.55 -0.2 -0.1 -0.34 0.22 -0.22 C0.42 -0.15 0.5 0.02 0.46 0.14 C0.3 0.02 0.18 0.02 0.06 0.14 C-0.1 0.32 -0.44 0.36 -0.5 0.18 Z"
-          transform={`translate(${x + l.x} ${floor - l.y}) rotate(${l.turn}) scale(${s})`}
-          fill={palette.brood}
-          stroke={palette.broodLine}
-          strokeWidth={0.05}
-        />
-      ))}
-    </G>
+  const larvae = mound(n, s * 0.8, s * 0.5).map((l) =>
+    placed(LARVA, { x: x + l.x, y: floor - l.y, turn: l.turn, scaleX: s, scaleY: s }),
   );
+  return <Path d={larvae.join('')} fill={palette.brood} stroke={palette.broodLine} strokeWidth={0.05 * s} />;
 }
 
-/** Ovals in cocoons; naked ones show the folded ant. */
+/** The folds of a naked pupa, one long and one wide. */
+const FOLDS = 'M-0.1 -0.45C-0.04 -0.2 -0.04 0.2 -0.1 0.45M0.2 -0.4C0.25 -0.2 0.25 0.2 0.2 0.4';
+
+/** Ovals in cocoons, with a dark spot at one end; naked ones show the folded ant. */
 export function Pupae({ n, x, floor, workerMm, palette, cocoons }: PileProps & { cocoons: boolean }) {
   const long = workerMm * 0.85;
   const wide = long * 0.42;
+  const all = mound(n, long * 0.95, wide).map((u) => ({ x: x + u.x, y: floor - u.y, turn: u.turn / 3 }));
+  const ovals = all.map((u) => ellipsePath(u.x, u.y, long / 2, wide / 2, u.turn)).join('');
+  const marks = all.map((u) => {
+    const end = (u.turn * Math.PI) / 180;
+    return cocoons
+      ? ellipsePath(
+          u.x - 0.45 * long * Math.cos(end),
+          u.y - 0.45 * long * Math.sin(end),
+          long * 0.04,
+          wide * 0.1,
+          u.turn,
+        )
+      : placed(FOLDS, { ...u, scaleX: long, scaleY: wide });
+  });
   return (
     <G>
-      {mound(n, long * 0.95, wide).map((u, i) => (
-        <G key={i} transform={`translate(${x + u.x} ${floor - u.y}) rotate(${u.turn / 3})`}>
-          <Ellipse
-            rx={long / 2}
-            ry={wide / 2}
-            fill={cocoons ? palette.cocoon : palette.brood}
-            stroke={palette.broodLine}
-            strokeWidth={0.1}
-          />
-          {cocoons ? (
-            <Ellipse cx={-long * 0.46} rx={long * 0.05} ry={wide * 0.12} fill={palette.broodLine} />
-          ) : (
-            <Path
-              d={`M${-long * 0.1} ${-wide * 0.45} q${long * 0.06} ${wide * 0.45} 0 ${wide * 0.9} M${long * 0.2} ${-wide * 0.4} q${long * 0.05} ${wide * 0.4} 0 ${wide * 0.8}`}
-              stroke={palette.broodLine}
-              strokeWidth={0.1}
-              fill="none"
-            />
-          )}
-        </G>
-      ))}
+      <Path
+        d={ovals}
+        fill={cocoons ? palette.cocoon : palette.brood}
+        stroke={palette.broodLine}
+        strokeWidth={0.1}
+      />
+      <Path
+        d={marks.join('')}
+        fill={cocoons ? palette.broodLine : 'none'}
+        stroke={palette.broodLine}
+        strokeWidth={0.08}
+      />
     </G>
   );
 }

@@ -19,19 +19,8 @@ export function Glass({ tube, a, palette }: { tube: TubeHome; a: Anatomy; palett
       <Path d={`${outline(tube, a.R, wall)} Z`} fill={palette.glassFill} />
       <Path d={outline(tube, a.R, wall)} fill="none" stroke={palette.glass} strokeWidth={0.5} />
       <Path d={outline(tube, a.r, 0)} fill="none" stroke={palette.glass} strokeWidth={0.25} opacity={0.7} />
-      <Line
-        x1={tube.lengthMm}
-        y1={-a.R - 0.6}
-        x2={tube.lengthMm}
-        y2={-a.r}
-        stroke={palette.glass}
-        strokeWidth={1.1}
-      />
-      <Line
-        x1={tube.lengthMm}
-        y1={a.r}
-        x2={tube.lengthMm}
-        y2={a.R + 0.6}
+      <Path
+        d={`M${tube.lengthMm} ${-a.R - 0.6}V${-a.r}M${tube.lengthMm} ${a.r}V${a.R + 0.6}`}
         stroke={palette.glass}
         strokeWidth={1.1}
       />

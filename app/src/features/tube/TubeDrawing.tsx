@@ -3,7 +3,7 @@ import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';
 import { anatomyOf, drawnNumber, jitter, PILE_AT, tubeInWords, type Counts } from './anatomy';
-import { Ant } from './Ant';
+import { Ants } from './Ant';
 import { Eggs, Larvae, Pupae } from './Brood';
 import { Cotton, Glass, Puddle, Water, WET_SHARE } from './Glass';
 
@@ -103,13 +103,17 @@ export function TubeDrawing(props: TubeDrawingProps) {
       ) : (
         <G>
           {empty ? null : (
-            <Ant
-              x={clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2)}
+            <Ants
+              ants={[
+                {
+                  x: clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2),
+                  facesWater: true,
+                },
+              ]}
               floor={floor}
               lengthMm={queenMm}
               color={palette.queen}
               queen
-              facesWater
             />
           )}
           {ghosts ? (
@@ -118,23 +122,27 @@ export function TubeDrawing(props: TubeDrawingProps) {
               {counts.larvae ? null : <Larvae {...pile} n={3} x={at(PILE_AT.larvae)} />}
               {counts.pupae ? null : <Pupae {...pile} n={1} x={at(PILE_AT.pupae)} cocoons={cocoons} />}
               {counts.workers ? null : (
-                <Ant x={at(PILE_AT.workers)} floor={floor} lengthMm={workerMm} color={palette.queen} />
+                <Ants
+                  ants={[{ x: at(PILE_AT.workers), facesWater: false }]}
+                  floor={floor}
+                  lengthMm={workerMm}
+                  color={palette.queen}
+                />
               )}
             </G>
           ) : null}
           <Eggs {...pile} n={drawnNumber(counts.eggs)} x={at(PILE_AT.eggs)} />
           <Larvae {...pile} n={drawnNumber(counts.larvae)} x={at(PILE_AT.larvae)} />
           <Pupae {...pile} n={drawnNumber(counts.pupae)} x={at(PILE_AT.pupae)} cocoons={cocoons} />
-          {Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => (
-            <Ant
-              key={k}
-              x={at(0.5 + 0.86 * jitter(k + 5))}
-              floor={floor}
-              lengthMm={workerMm}
-              color={palette.queen}
-              facesWater={k % 2 === 0}
-            />
-          ))}
+          <Ants
+            ants={Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => ({
+              x: at(0.5 + 0.86 * jitter(k + 5)),
+              facesWater: k % 2 === 0,
+            }))}
+            floor={floor}
+            lengthMm={workerMm}
+            color={palette.queen}
+          />
         </G>
       )}
       {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}

@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { QueenPage } from '@/features/queen/QueenPage';
+import { lazyPage } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
+
+const QueenPage = lazyPage(PAGES.queen);
 
 export default function QueenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LookPage } from '@/features/look/LookPage';
+import { lazyPage } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
+
+const LookPage = lazyPage(PAGES.look);
 
 export default function LookRoute() {
   const { id, amend } = useLocalSearchParams<{ id: string; amend?: string }>();

@@ -1,0 +1,12 @@
+/** The pages whose code is fetched when first needed, or ahead of it while the shelf is being read. */
+export const PAGES = {
+  queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
+  look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
+  intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
+  settings: () => import('@/features/settings/SettingsPage').then((m) => m.SettingsPage),
+};
+
+/** So that they open without a connection too. A page that does not come now is fetched again when it is opened. */
+export function fetchPagesAhead(): void {
+  for (const load of Object.values(PAGES)) void load().catch(() => {});
+}

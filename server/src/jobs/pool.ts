@@ -21,6 +21,8 @@ interface Hand {
 }
 
 const IDLE_MS = 60_000;
+/** A chunk of queens is small: without these, each thread would take twice the memory it needs. */
+const LIMITS = { maxOldGenerationSizeMb: 192, maxYoungGenerationSizeMb: 12 };
 
 /** Runs projections in worker threads. Threads start when needed and leave after a minute without work. */
 export class WorkerPool implements Projector {
@@ -63,7 +65,7 @@ export class WorkerPool implements Projector {
 
   private hire(): Hand {
     const hand: Hand = {
-      worker: new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: 256 } }),
+      worker: new Worker(this.file, { resourceLimits: LIMITS }),
       busy: null,
       idle: null,
     };

@@ -1,0 +1,88 @@
+// `npm run screenshots`: one picture of each main view from the demo, phone and wide, into docs/screenshots.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { root, startServer } from './bench/server';
+
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+
+interface View {
+  name: string;
+  path: string;
+  sizes: (keyof typeof SIZES)[];
+  appearance?: string;
+  prepare?: (page: Page) => Promise<void>;
+}
+
+const scrollTo = (top: number) => async (page: Page) => {
+  await page
+    .getByRole('region')
+    .last()
+    .evaluate((e, y) => (e.scrollTop = y), top);
+};
+
+async function toTubeStep(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'Caught walking' }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('radio', { name: /Messor structor/ }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('heading', { name: 'Where does she live now?' }).waitFor();
+}
+
+async function halfLook(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'Yesterday' }).click();
+  await page.getByRole('button', { name: '8 eggs', exact: true }).click();
+  await page.getByRole('button', { name: '12 eggs', exact: true }).click();
+  await scrollTo(120)(page);
+}
+
+const VIEWS = (id: (label: string) => string): View[] => [
+  { name: 'shelf', path: '/', sizes: ['phone'] },
+  { name: 'shelf-at-rest', path: '/', sizes: ['phone'], prepare: scrollTo(1120) },
+  { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'] },
+  { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'], prepare: scrollTo(660) },
+  { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone', 'wide'], prepare: halfLook },
+  { name: 'new-queen', path: '/queens/new', sizes: ['phone', 'wide'], prepare: toTubeStep },
+  { name: 'settings', path: '/settings', sizes: ['phone', 'wide'] },
+  { name: 'dark', path: `/queens/${id('V1')}`, sizes: ['wide'], appearance: 'night' },
+  { name: 'red-light', path: `/queens/${id('V1')}`, sizes: ['phone'], appearance: 'red' },
+];
+
+async function take(browser: Browser, url: string, view: View, size: keyof typeof SIZES): Promise<void> {
+  const context = await browser.newContext({
+    viewport: SIZES[size],
+    serviceWorkers: 'block',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  await page.addInitScript(
+    (appearance) => localStorage.setItem('burrow.preferences', JSON.stringify({ appearance })),
+    view.appearance ?? 'paper',
+  );
+  await page.goto(url + view.path, { waitUntil: 'networkidle' });
+  await page.evaluate(() => document.fonts.ready);
+  await view.prepare?.(page);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: join(root, 'docs', 'screenshots', `${view.name}-${size}.png`) });
+  await context.close();
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'burrow-shots-'));
+const server = await startServer(folder, { BURROW_DEMO: '1' });
+const { queens } = (await (await fetch(`${server.url}/api/queens`)).json()) as {
+  queens: { id: string; label: string }[];
+};
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--lang=en-GB'],
+});
+for (const view of VIEWS((label) => queens.find((q) => q.label === label)?.id ?? '')) {
+  for (const size of view.sizes) {
+    await take(browser, server.url, view, size);
+    console.log(`${view.name}-${size}.png`);
+  }
+}
+await browser.close();
+await server.stop();
+rmSync(folder, { recursive: true, force: true });

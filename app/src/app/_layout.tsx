@@ -34,7 +34,7 @@ watchNetwork();
 refetchAfterSending(queryClient);
 void openOutbox();
 // what was last seen is read back beside the first questions to the server, not before them; the newer answer stands
-persistQueryClient({ queryClient, ...persistOptions });
+void persistQueryClient({ queryClient, ...persistOptions })[1];
 
 export default function RootLayout() {
   const { appearance } = usePreferences();

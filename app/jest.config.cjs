@@ -9,7 +9,7 @@ module.exports = {
   displayName: { name: 'app', color: 'green' },
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts?(x)'],
-  setupFiles: [...(base.setupFiles ?? []), 'fake-indexeddb/auto'],
+  setupFiles: [...(base.setupFiles ?? []), 'fake-indexeddb/auto', '<rootDir>/test/setup.cjs'],
   moduleNameMapper: {
     ...base.moduleNameMapper,
     '^@/(.*)$': '<rootDir>/src/$1',

@@ -1,6 +1,6 @@
 // `npm run demo` and `npm start`: installs and builds what is missing or has changed, then serves.
 import { spawn } from 'node:child_process';
-import { existsSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './prepare.mjs';
 
@@ -25,6 +25,10 @@ if (fresh && existsSync(dataDir)) {
   if (!existsSync(join(dataDir, 'burrow.json'))) {
     fail(`${dataDir} holds no Gentle Burrow data, so it is not emptied. Check BURROW_DATA.`);
   }
+  const holder = Number(existsSync(join(dataDir, 'lock')) ? readFileSync(join(dataDir, 'lock'), 'utf8') : 0);
+  if (holder > 0 && isAlive(holder)) {
+    fail(`${dataDir} is open in process ${holder}, so it is not emptied. Stop that one first.`);
+  }
   for (const name of ['db', 'facts.jsonl', 'burrow.json']) {
     rmSync(join(dataDir, name), { recursive: true, force: true });
   }
@@ -36,6 +40,15 @@ const server = spawn(process.execPath, ['--enable-source-maps', join(root, 'serv
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));
+
+function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return error.code === 'EPERM';
+  }
+}
 
 function fail(sentence) {
   console.error(sentence);

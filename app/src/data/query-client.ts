@@ -4,12 +4,13 @@ import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-cl
 import { del, get, set } from 'idb-keyval';
 import { RefusedError } from './network';
 
-const MONTH_MS = 1000 * 60 * 60 * 24 * 30;
+// a timer holds 24.8 days at the most (2^31 ms); a longer one would fire at once and empty the cache
+const KEEP_MS = 1000 * 60 * 60 * 24 * 21;
 
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
-      gcTime: MONTH_MS,
+      gcTime: KEEP_MS,
       staleTime: 30_000,
       retry: (n, error) => !(error instanceof RefusedError) && n < 2,
     },
@@ -32,6 +33,6 @@ const persister = createAsyncStoragePersister({
 /** What was last seen is shown again without a connection. What was written is kept by the outbox, not here. */
 export const persistOptions: Omit<PersistQueryClientOptions, 'queryClient'> = {
   persister,
-  maxAge: MONTH_MS,
+  maxAge: KEEP_MS,
   buster: '1',
 };

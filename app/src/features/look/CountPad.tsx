@@ -44,7 +44,11 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
         <NumberField
           label={`${stage} from`}
           value={count?.low ?? null}
-          onChange={(v) => onChange(v === null ? null : { low: whole(v), high: count?.high ?? whole(v) })}
+          // an exact count stays exact while its digits are typed
+          onChange={(v) => {
+            const exact = count === null || count.high === count.low;
+            onChange(v === null ? null : { low: whole(v), high: exact ? whole(v) : count.high });
+          }}
         />
         <NumberField
           label={`${stage} to`}

@@ -1,0 +1,152 @@
+import type { EntryBody } from '@gentle-burrow/core';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { drop, outboxItems } from '@/data/outbox';
+import { undoLast } from '@/ui/undo';
+import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { QueenPage } from './QueenPage';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+});
+
+const look = (ago: number, eggs: number, more: object = {}): EntryBody =>
+  ({
+    kind: 'look',
+    at: daysAgo(ago),
+    queen: 'seen',
+    queenAtMm: 118,
+    eggs: { low: eggs, high: eggs },
+    larvae: { low: 0, high: 0 },
+    pupae: { low: 0, high: 0 },
+    workers: { low: 0, high: 0 },
+    ...more,
+  }) as EntryBody;
+
+async function page(bodies: EntryBody[], takenIn = 30) {
+  const facts = madeQueen('Vesper', takenIn, bodies);
+  const server = new PretendServer([facts]);
+  show(<QueenPage id={facts.queen.id} />);
+  await screen.findByRole('heading', { name: 'How is Vesper doing?' });
+  return { server, facts };
+}
+
+/** Presses the first of that name: in the log, the newest. */
+const press = async (name: string | RegExp) => {
+  const [first] = await screen.findAllByRole('button', { name });
+  fireEvent.click(first as HTMLElement);
+};
+
+test('says how she is doing, when, and why, with what other schools would say', async () => {
+  await page([look(20, 0), look(6, 7)]);
+  expect(screen.getAllByText(/^Leave her alone until \d+ \w+/)[0]).toBeTruthy();
+  expect(screen.getByText(/As seen 6 days ago: eggs 7, larvae none/)).toBeTruthy();
+  expect(screen.getByText(/^seen between/)).toBeTruthy(); // eggs, between two looks
+  expect(screen.getByRole('button', { name: 'May I look? not yet' }).getAttribute('aria-expanded')).toBe(
+    'true',
+  );
+  expect(screen.getByText(/This is the school “Every two weeks”/)).toBeTruthy();
+  expect(screen.getByText(/^Weekly: wait until/)).toBeTruthy();
+  expect(screen.getByText(/8 days short · from the look of/)).toBeTruthy();
+});
+
+test('another question opens, and the first closes', async () => {
+  await page([look(20, 0), look(6, 7)]);
+  await press(/^Is she late\?/);
+  expect(screen.getByText(/She stands at 25 °C, within her best 25 °C to 29 °C/)).toBeTruthy();
+  expect(screen.queryByText(/This is the school/)).toBeNull();
+});
+
+test('a plug gone dry comes first, and is worth a look', async () => {
+  await page([look(3, 5, { wetFront: 'dry', waterLineMm: 6 })]);
+  expect(screen.getAllByText(/gone dry: she has no water/).length).toBeGreaterThan(0);
+  expect(screen.getByRole('button', { name: 'May I look? yes, once' })).toBeTruthy();
+});
+
+test('a look not taken is one tap, and undone by another', async () => {
+  const { server } = await page([look(20, 0)]);
+  await press('Leave her be');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  const rest = server.bodiesOf('/entries')[0] as { id: string; kind: string; until: string };
+  expect(rest.kind).toBe('rest');
+  expect((Date.parse(rest.until) - Date.now()) / 86_400_000).toBeCloseTo(14, 1);
+  await act(async () => {
+    await undoLast();
+  });
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(2));
+  expect(server.bodiesOf('/entries')[1]).toMatchObject({
+    kind: 'amendment',
+    amends: rest.id,
+    replacement: null,
+  });
+});
+
+test('an entry is withdrawn and brought back; the log keeps both', async () => {
+  const { server, facts } = await page([look(20, 0), look(6, 7)]);
+  const second = facts.entries[2];
+  await press(/^Withdraw: Look/);
+  await screen.findByText('Withdrawn; it counts for nothing.');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({ amends: second?.id, replacement: null }),
+  );
+  await press(/^Undo the change of/);
+  await waitFor(() => expect(screen.queryByText('Withdrawn; it counts for nothing.')).toBeNull());
+});
+
+test('a feed is written with what became of it', async () => {
+  const { server } = await page([look(20, 0)]);
+  await press('Feed');
+  const keep = screen.getByRole('button', { name: 'Keep this feed' });
+  expect(keep.getAttribute('aria-disabled')).toBe('true');
+  fireEvent.click(screen.getByRole('radio', { name: 'Both' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Left' }));
+  await press('Keep this feed');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({ kind: 'feed', food: 'both', outcome: 'left' }),
+  );
+});
+
+test('a loss warns against release, and an unknown cause is taken', async () => {
+  const { server } = await page([look(20, 0)]);
+  await press('Loss');
+  fireEvent.click(screen.getByRole('radio', { name: 'She died' }));
+  expect(
+    within(screen.getByRole('radiogroup', { name: 'Cause' })).getByRole('radio', { checked: true })
+      .textContent,
+  ).toBe('cause unknown');
+  expect(screen.getByText(/never released, not even native ones/)).toBeTruthy();
+  await press('Keep this loss');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({ kind: 'loss', how: 'died', cause: 'unknown' }),
+  );
+  await screen.findByText(/nobody can tell why, and that is normal/);
+  expect(screen.queryByRole('button', { name: 'Log a look' })).toBeNull();
+});
+
+test('a half-written note is there again after leaving', async () => {
+  const facts = madeQueen('Vesper', 30, [look(20, 0)]);
+  new PretendServer([facts]);
+  const first = show(<QueenPage id={facts.queen.id} />);
+  await press('Note');
+  fireEvent.change(screen.getByRole('textbox', { name: 'Note' }), { target: { value: 'calm tonight' } });
+  first.unmount();
+  show(<QueenPage id={facts.queen.id} />);
+  await press('Note');
+  expect((screen.getByRole('textbox', { name: 'Note' }) as HTMLTextAreaElement).value).toBe('calm tonight');
+});
+
+test('every figure answers who says so', async () => {
+  await page([look(20, 0)]);
+  await press(/Says who/);
+  expect(screen.getByText(/^Best warmth: 25 °C to 29 °C/)).toBeTruthy();
+  expect(screen.getAllByText(/^prior: /).length).toBeGreaterThan(3);
+  expect(screen.getAllByText('common practice, no source').length).toBeGreaterThan(3);
+});
+
+test('a queen whom nobody knows is said so, with a way to try again', async () => {
+  new PretendServer([]);
+  show(<QueenPage id="01a0e96c-8b40-7efe-a766-c5484cc9c466" />);
+  expect((await screen.findByRole('alert')).textContent).toMatch(/There is nothing here/);
+  expect(screen.getByRole('button', { name: /Try again/ })).toBeTruthy();
+});

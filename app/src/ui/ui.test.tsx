@@ -1,0 +1,134 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { PaperProvider } from 'react-native-paper';
+import { PALETTES, type Palette } from '@/theme/tokens';
+import { themeOf } from '@/theme/theme';
+import { Choice } from './Choice';
+import { NumberField } from './fields';
+import { useKeys } from './keys';
+import { phraseText } from './Said';
+
+const show = (e: React.ReactElement) => render(<PaperProvider theme={themeOf('paper')}>{e}</PaperProvider>);
+
+describe('contrast, by WCAG 2.2 (relative luminance and ratio as the standard defines them)', () => {
+  const luminance = (hex: string) => {
+    const [r, g, b] = [1, 3, 5].map((i) => {
+      const c = parseInt(hex.slice(i, i + 2), 16) / 255;
+      return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+    }) as [number, number, number];
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+  };
+  const ratio = (a: string, b: string) => {
+    const [x, y] = [luminance(a), luminance(b)].sort((m, n) => n - m) as [number, number];
+    return (x + 0.05) / (y + 0.05);
+  };
+  test('black on white is 21 to 1', () => expect(ratio('#000000', '#ffffff')).toBeCloseTo(21, 6));
+
+  describe.each(Object.entries(PALETTES))('%s', (_, p: Palette) => {
+    test.each([
+      ['ink', 'ground'],
+      ['ink', 'sheet'],
+      ['inkSoft', 'ground'],
+      ['inkSoft', 'sheet'],
+      ['moss', 'ground'],
+      ['moss', 'sheet'],
+      ['amber', 'ground'],
+      ['amber', 'sheet'],
+      ['clay', 'ground'],
+      ['clay', 'sheet'],
+      ['onMoss', 'moss'],
+      ['ink', 'mossWash'],
+      ['ink', 'amberWash'],
+      ['sleeveInk', 'sleeve'],
+    ] as const)('%s on %s reads (4.5 to 1)', (text, ground) => {
+      expect(ratio(p[text], p[ground])).toBeGreaterThanOrEqual(4.5);
+    });
+    test('the glass and the water line are told from the ground (3 to 1, or drawn with a line that is)', () => {
+      expect(Math.max(ratio(p.glass, p.ground), ratio(p.waterDeep, p.ground))).toBeGreaterThanOrEqual(2.5);
+    });
+  });
+});
+
+describe('a choice', () => {
+  const options = [
+    { value: 'a', label: 'One' },
+    { value: 'b', label: 'Two', hint: 'the other' },
+  ] as const;
+
+  test('marks what is chosen, and can be taken back where that makes sense', () => {
+    const onChange = jest.fn();
+    const onClear = jest.fn();
+    show(<Choice label="Which" options={options} value="a" onChange={onChange} onClear={onClear} />);
+    expect(screen.getByRole('radio', { name: 'One' }).getAttribute('aria-checked')).toBe('true');
+    fireEvent.click(screen.getByRole('radio', { name: 'Two. the other' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'One' }));
+    expect(onChange.mock.calls).toEqual([['b']]);
+    expect(onClear).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a number field', () => {
+  function Field({ start }: { start: number | null }) {
+    const [value, setValue] = useState<number | null>(start);
+    return (
+      <>
+        <NumberField label="Bore" unit="mm" value={value} onChange={setValue} />
+        <button onClick={() => setValue(99)}>moved</button>
+        <output>{String(value)}</output>
+      </>
+    );
+  }
+  const input = () => screen.getByRole('textbox', { name: 'Bore, mm' }) as HTMLInputElement;
+  const type = (value: string) => fireEvent.change(input(), { target: { value } });
+
+  test('keeps what is typed as it is typed, also while it is no number', () => {
+    show(<Field start={14} />);
+    type('14,');
+    type('14,5');
+    expect(input().value).toBe('14,5');
+    expect(screen.getByRole('status').textContent).toBe('14.5');
+    type('14,5x');
+    expect(input().value).toBe('14,5x');
+    expect(screen.getByRole('alert').textContent).toMatch(/"14,5x" is not a number. Write digits/);
+  });
+
+  test('follows when the value is moved from elsewhere', () => {
+    show(<Field start={14} />);
+    type('12');
+    fireEvent.click(screen.getByRole('button', { name: 'moved' }));
+    expect(input().value).toBe('99');
+  });
+});
+
+describe('keys', () => {
+  function Page({ onL }: { onL: () => void }) {
+    const [handlers] = useState(() => ({ l: onL }));
+    useKeys(handlers);
+    return <input aria-label="typing" />;
+  }
+  test('answer on the page, but not while something is typed, nor with a modifier', () => {
+    const onL = jest.fn();
+    render(<Page onL={onL} />);
+    fireEvent.keyDown(document.body, { key: 'l' });
+    fireEvent.keyDown(document.body, { key: 'l', ctrlKey: true });
+    fireEvent.keyDown(screen.getByLabelText('typing'), { key: 'l' });
+    fireEvent.keyDown(document.body, { key: 'q' });
+    expect(onL).toHaveBeenCalledTimes(1);
+  });
+});
+
+test('a sentence of the core in the keeper’s units', () => {
+  const says = [
+    'At ',
+    { tempC: 25 },
+    ' and ',
+    { mm: 127 },
+    ': ',
+    { percent: 12.4 },
+    ', ',
+    { word: 'eggs' },
+    '.',
+  ];
+  expect(phraseText(says, { temperature: 'F', length: 'in' })).toBe('At 77 °F and 5 in: 12 %, eggs.');
+  expect(phraseText(says, { temperature: 'C', length: 'mm' })).toBe('At 25 °C and 127 mm: 12 %, eggs.');
+});

@@ -1,0 +1,117 @@
+import type { QueenDetail } from '@gentle-burrow/contract';
+import {
+  byUrgency,
+  DEFAULT_SETTINGS,
+  queenView,
+  shelfRow,
+  SPECIES,
+  type Entry,
+  type EntryBody,
+  type QueenFacts,
+} from '@gentle-burrow/core';
+import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { PaperProvider } from 'react-native-paper';
+import { v7 } from 'uuid';
+import { refetchAfterSending } from '@/data/queries';
+import { themeOf } from '@/theme/theme';
+
+// whole pages are drawn, and finding things by role is slow in jsdom
+jest.setTimeout(30_000);
+
+/** A server of a few queens, made of plain functions: answers what the application asks, and keeps what it sends. */
+export class PretendServer {
+  readonly sent: { method: string; path: string; body: unknown }[] = [];
+  down = false;
+
+  constructor(readonly queens: QueenFacts[]) {
+    globalThis.fetch = jest.fn((url: string, init?: { method?: string; body?: string }) =>
+      this.answer(url.replace('/api', ''), init),
+    ) as never;
+  }
+
+  private async answer(path: string, init?: { method?: string; body?: string }) {
+    if (this.down) throw new TypeError('no connection');
+    if (init?.method) this.take(init.method, path, JSON.parse(init.body ?? 'null'));
+    const body = init?.method ? {} : this.read(path);
+    return { ok: body !== null, status: body === null ? 404 : 200, json: async () => body ?? notFound };
+  }
+
+  private take(method: string, path: string, body: unknown): void {
+    this.sent.push({ method, path, body });
+    const entry = body as Entry;
+    if (path === '/entries') this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
+  }
+
+  private read(path: string): unknown {
+    const now = new Date().toISOString();
+    const views = () =>
+      this.queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 })));
+    if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
+    if (path === '/species') return { species: SPECIES };
+    if (path === '/places') return { places: this.queens.map((q) => q.place) };
+    if (path === '/settings') return DEFAULT_SETTINGS;
+    const facts = this.queens.find((q) => path === `/queens/${q.queen.id}`);
+    if (!facts) return null;
+    const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 300 });
+    return { at: now, ...facts, entries: [...facts.entries], view } satisfies QueenDetail;
+  }
+
+  bodiesOf(path: string): unknown[] {
+    return this.sent.filter((s) => s.path === path).map((s) => s.body);
+  }
+}
+
+const notFound = { error: { code: 'not-found', message: 'There is nothing here.' } };
+
+export const daysAgo = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString();
+
+/** A queen taken in so many days ago, with a log of bodies. */
+export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = []): QueenFacts {
+  const at = daysAgo(takenIn);
+  const tube = {
+    id: v7(),
+    kind: 'tube' as const,
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round' as const,
+    waterLineMm: 85,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: at,
+  };
+  const place = { id: v7(), name: `Drawer of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
+  const queen = {
+    id: v7(),
+    label,
+    batch: '',
+    homeId: tube.id,
+    placeId: place.id,
+    lookingSchool: null,
+    createdAt: at,
+  };
+  const intake: EntryBody = {
+    kind: 'intake',
+    at,
+    found: 'walking',
+    wings: 'dealate',
+    species: { profileId: 'unknown-tropical', sure: 'likely' },
+  };
+  const entries = [intake, ...bodies].map(
+    (b) => ({ ...b, id: v7(), queenId: queen.id, loggedAt: b.at }) as Entry,
+  );
+  return { queen, tube, place, entries };
+}
+
+/** Shows an element as the application would, with nothing fetched yet. */
+export function show(element: ReactElement) {
+  onlineManager.setOnline(true);
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  refetchAfterSending(client);
+  return render(
+    <QueryClientProvider client={client}>
+      <PaperProvider theme={themeOf('paper')}>{element}</PaperProvider>
+    </QueryClientProvider>,
+  );
+}

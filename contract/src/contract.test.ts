@@ -1,0 +1,101 @@
+import { DEFAULT_SETTINGS, queenView, SPECIES, type QueenFacts } from '@gentle-burrow/core';
+import {
+  appendSchema,
+  errorSchema,
+  MAX_BATCH,
+  newQueenSchema,
+  queenPatchSchema,
+  queenViewSchema,
+  settingsSchema,
+  speciesListSchema,
+} from './index';
+
+const id = (n: number) => `018f0000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const at = '2026-05-01T18:00:00.000Z';
+const [QUEEN, TUBE, PLACE] = [id(1), id(2), id(3)];
+const taking = {
+  queen: {
+    id: QUEEN,
+    label: 'A',
+    batch: '',
+    homeId: TUBE,
+    placeId: PLACE,
+    lookingSchool: null,
+    createdAt: at,
+  },
+  tube: {
+    id: TUBE,
+    kind: 'tube',
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round',
+    waterLineMm: 85,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: at,
+  },
+  place: { id: PLACE, name: 'Drawer', tempC: 24, roomRelHumidity: 0.5, winter: null },
+  intake: {
+    kind: 'intake',
+    id: id(4),
+    queenId: QUEEN,
+    at,
+    loggedAt: at,
+    found: 'walking',
+    wings: 'dealate',
+    species: { profileId: 'messor-structor', sure: 'likely' },
+  },
+};
+const note = (n: number) => ({ kind: 'note', id: id(n), queenId: QUEEN, at, loggedAt: at, text: 'x' });
+const pathsOf = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefined }) =>
+  (result.error?.issues ?? []).map((i) => i.path.join('.'));
+
+test('whatever the core derives has the shape that is promised', () => {
+  const parsed = newQueenSchema.parse(taking);
+  const facts: QueenFacts = { ...parsed, entries: [parsed.intake] };
+  for (const now of ['2026-05-02T00:00:00.000Z', '2026-08-01T00:00:00.000Z', '2029-01-01T00:00:00.000Z']) {
+    const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 400 });
+    expect(queenViewSchema.safeParse(view).error).toBeUndefined();
+  }
+  expect(speciesListSchema.safeParse({ species: SPECIES }).error).toBeUndefined();
+});
+
+test('no number that is none crosses the wire', () => {
+  const parsed = newQueenSchema.parse(taking);
+  const view = queenView({ ...parsed, entries: [parsed.intake] }, DEFAULT_SETTINGS, at, { draws: 400 });
+  expect(queenViewSchema.safeParse({ ...view, tempC: NaN }).success).toBe(false);
+  expect(JSON.stringify(view)).not.toMatch(/NaN|Infinity|null\d/);
+});
+
+test.each([
+  ['another tube', { tube: { ...taking.tube, id: id(9) } }, 'queen.homeId'],
+  ['another place', { place: { ...taking.place, id: id(9) } }, 'queen.placeId'],
+  ['another queen', { intake: { ...taking.intake, queenId: id(9) } }, 'intake.queenId'],
+])('taking her in with %s is refused', (_, change, path) => {
+  expect(pathsOf(newQueenSchema.safeParse({ ...taking, ...change }))).toContain(path);
+});
+
+test('one entry or a batch; not none, and not more than a batch holds', () => {
+  expect(appendSchema.safeParse(note(10)).success).toBe(true);
+  expect(appendSchema.safeParse({ entries: [note(10), note(11)] }).success).toBe(true);
+  expect(appendSchema.safeParse({ entries: [] }).success).toBe(false);
+  const many = Array.from({ length: MAX_BATCH + 1 }, (_, k) => note(100 + k));
+  expect(appendSchema.safeParse({ entries: many }).success).toBe(false);
+});
+
+test('only what may be changed about a queen can be', () => {
+  expect(queenPatchSchema.safeParse({ label: 'B', lookingSchool: null }).success).toBe(true);
+  expect(queenPatchSchema.safeParse({ id: id(9) }).success).toBe(false);
+  expect(queenPatchSchema.parse({ label: 'B' })).toEqual({ label: 'B' });
+});
+
+test('settings are whole and known', () => {
+  expect(settingsSchema.safeParse(DEFAULT_SETTINGS).success).toBe(true);
+  expect(settingsSchema.safeParse({ ...DEFAULT_SETTINGS, lookingSchool: 'hourly' }).success).toBe(false);
+  expect(settingsSchema.safeParse({ lookingSchool: 'weekly' }).success).toBe(false);
+});
+
+test('an error has a code and a sentence', () => {
+  expect(errorSchema.safeParse({ error: { code: 'x', message: 'Mend it.' } }).success).toBe(true);
+  expect(errorSchema.safeParse({ error: 'x' }).success).toBe(false);
+});

@@ -1,0 +1,135 @@
+import { shelfSchema } from '@gentle-burrow/contract';
+import { v7 } from 'uuid';
+import { openDb } from '../db/open';
+import { Store } from '../db/store';
+import { daysAgo, factsOf, lookEntry, MIGRATIONS, newQueen, NOW } from '../test-kit';
+import type { Projector } from './pool';
+import { project, type ProjectTask } from './project-task';
+import { Views } from './views';
+
+/** Projects at once, and remembers what it was asked. */
+class Watched implements Projector {
+  readonly size = 2;
+  tasks: ProjectTask[] = [];
+  /** Runs before a task is answered, once. */
+  before: (() => Promise<unknown>) | null = null;
+  async run(task: ProjectTask) {
+    this.tasks.push(task);
+    const { before } = this;
+    this.before = null;
+    await before?.();
+    return project(task);
+  }
+  async close() {}
+  /** Labels projected since the last call. */
+  taken(): string[] {
+    const labels = this.tasks.flatMap((t) => t.facts.map((f) => f.queen.label));
+    this.tasks = [];
+    return labels.sort();
+  }
+}
+
+let store: Store;
+let watched: Watched;
+let views: Views;
+const now = NOW.toISOString();
+const [a, b] = [newQueen('A'), newQueen('B')];
+const shared = { ...b, place: a.place, queen: { ...b.queen, placeId: a.place.id } };
+const shelf = async (at = now) => shelfSchema.parse(JSON.parse(await views.shelf(at)));
+
+beforeAll(async () => {
+  store = new Store(await openDb({ migrationsFolder: MIGRATIONS }));
+  await store.prepare();
+  await store.write([...factsOf(a), ...factsOf(shared)]);
+  await store.write([{ fact: 'entry', value: lookEntry(a.queen.id, 5, 4) }]);
+}, 60_000);
+afterAll(() => store.close());
+beforeEach(() => {
+  watched = new Watched();
+  views = new Views(store, watched);
+});
+
+test('the shelf is worked out once and kept', async () => {
+  const first = await shelf();
+  expect(watched.taken()).toEqual(['A', 'B']);
+  expect(await shelf()).toEqual(first);
+  expect(watched.taken()).toEqual([]);
+});
+
+test('asked many times at once it is worked out once', async () => {
+  await Promise.all([shelf(), shelf(), shelf()]);
+  expect(watched.taken()).toEqual(['A', 'B']);
+});
+
+test('a write about one queen makes her anew and leaves the others', async () => {
+  await shelf();
+  watched.taken();
+  await store.write([{ fact: 'entry', value: lookEntry(b.queen.id, 3, 2) }]);
+  await shelf();
+  expect(watched.taken()).toEqual(['B']);
+});
+
+test('a changed place makes all that stand there anew, a setting makes everyone anew', async () => {
+  await shelf();
+  watched.taken();
+  await store.write([{ fact: 'place', value: { ...a.place, tempC: 22 } }]);
+  await shelf();
+  expect(watched.taken()).toEqual(['A', 'B']);
+  await store.write([{ fact: 'place', value: newQueen('elsewhere').place }]);
+  await shelf();
+  expect(watched.taken()).toEqual([]);
+  await store.write([{ fact: 'settings', value: { lookingSchool: 'weekly', hemisphere: 'north' } }]);
+  await shelf();
+  expect(watched.taken()).toEqual(['A', 'B']);
+});
+
+test('time makes it anew', async () => {
+  await shelf();
+  watched.taken();
+  await shelf(new Date(NOW.getTime() + 31 * 60_000).toISOString());
+  expect(watched.taken()).toEqual(['A', 'B']);
+});
+
+test('a write that overtakes an answer is in the next one', async () => {
+  const late = lookEntry(a.queen.id, 1, 9);
+  watched.before = () => store.write([{ fact: 'entry', value: late }]);
+  await shelf();
+  const next = await shelf();
+  const row = next.rows.find((r) => r.queen.label === 'A');
+  expect(row?.counts.eggs).toMatchObject({ entryId: late.id, range: { low: 9, high: 9 } });
+});
+
+test("a queen's page is kept until something about her is written", async () => {
+  const page = () => views.queen(a.queen.id, now);
+  await page();
+  await page();
+  expect(watched.taken()).toEqual(['A']);
+  await store.write([{ fact: 'queen', value: { ...a.queen, label: 'A again' } }]);
+  expect((await page())?.facts.queen.label).toBe('A again');
+  expect(watched.taken()).toEqual(['A again']);
+  expect(await views.queen(v7(), now)).toBeNull();
+});
+
+test('the page is drawn finer than the shelf', async () => {
+  await shelf();
+  await views.queen(a.queen.id, now);
+  const draws = watched.tasks.map((t) => [t.want, t.draws]);
+  expect(draws).toContainEqual(['rows', 1000]);
+  expect(draws).toContainEqual(['views', 4000]);
+});
+
+test('a lost queen stays on the shelf, last', async () => {
+  const at = daysAgo(0);
+  const value = {
+    kind: 'loss' as const,
+    id: v7(),
+    queenId: b.queen.id,
+    at,
+    loggedAt: at,
+    how: 'escaped' as const,
+    cause: 'unknown' as const,
+  };
+  await store.write([{ fact: 'entry', value }]);
+  const rows = (await shelf()).rows;
+  expect(rows.map((r) => r.queen.label).pop()).toBe('B');
+});

@@ -1,0 +1,84 @@
+import { queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core';
+import type { ProjectionAsk } from '@/workers/projection.worker';
+import { onlineManager } from '@tanstack/react-query';
+import { act, screen, waitFor } from '@testing-library/react';
+import { Text } from 'react-native';
+import { daysAgo, madeQueen, PretendServer, show } from '../../test/kit';
+import { drop, flush, outboxItems } from './outbox';
+import { amendEntry, useQueen, useShelf, writeEntry } from './queries';
+
+/** The web worker, on this thread: the same messages, the same core. */
+class NearWorker {
+  onmessage: ((e: { data: unknown }) => void) | null = null;
+  postMessage({ id, facts, settings, now }: ProjectionAsk): void {
+    const view = queenView(facts, settings, now, { draws: 300 });
+    setTimeout(() => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view) } }), 0);
+  }
+  terminate(): void {}
+}
+
+beforeAll(() => {
+  globalThis.Worker = NearWorker as never;
+});
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+});
+
+function Eggs({ id }: { id: string }) {
+  const { data } = useQueen(id);
+  const shelf = useShelf();
+  const row = shelf.data?.find((r) => r.queen.id === id);
+  const eggs = data?.view.ledger.counts.eggs?.range.low ?? '?';
+  return <Text>{`page ${eggs}, shelf ${row?.counts.eggs?.range.low ?? '?'}, ${data?.waiting ? 'waiting' : 'sent'}`}</Text>;
+}
+
+const says = (text: string) => screen.findByText(text, {}, { timeout: 5000 });
+
+async function start(): Promise<{ server: PretendServer; facts: QueenFacts }> {
+  const facts = madeQueen('Vesper', 30, [
+    { kind: 'look', at: daysAgo(9), queen: 'seen', eggs: { low: 3, high: 3 } },
+  ]);
+  const server = new PretendServer([facts]);
+  show(<Eggs id={facts.queen.id} />);
+  await says('page 3, shelf 3, sent');
+  return { server, facts };
+}
+
+test('what waits is worked out here, on the page and on the shelf, and stays when it is sent', async () => {
+  const { server, facts } = await start();
+  server.down = true;
+  await act(async () => {
+    await writeEntry(facts.queen.id, { kind: 'look', at: daysAgo(0), queen: 'seen', eggs: { low: 7, high: 7 } });
+  });
+  await says('page 7, shelf 7, waiting');
+  server.down = false;
+  await act(async () => {
+    onlineManager.setOnline(true);
+    await flush();
+  });
+  await says('page 7, shelf 7, sent');
+  expect(server.bodiesOf('/entries')).toHaveLength(1);
+});
+
+test('an amendment that waits counts as well', async () => {
+  const { server, facts } = await start();
+  server.down = true;
+  const look = facts.entries[1] as { id: string; at: string };
+  await act(async () => {
+    await amendEntry(facts.queen.id, look.id, { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } });
+  });
+  await says('page 5, shelf 5, waiting');
+});
+
+test('ids are made where an entry is written, in the order of writing', async () => {
+  const { server, facts } = await start();
+  for (const text of ['one', 'two', 'three']) {
+    await act(async () => {
+      await writeEntry(facts.queen.id, { kind: 'note', at: daysAgo(0), text });
+    });
+  }
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(3));
+  const ids = server.bodiesOf('/entries').map((e) => (e as { id: string }).id);
+  expect(ids).toEqual([...ids].sort());
+  for (const id of ids) expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-/);
+});

@@ -99,7 +99,7 @@ export function NewQueenPage() {
           <View style={styles.foot}>
             {step > 0 ? (
               <Button mode="outlined" onPress={() => setStep(step - 1)} style={styles.button}>
-                Back
+                Back a step
               </Button>
             ) : null}
             <Button mode="contained" style={styles.button} onPress={() => void (step < 2 ? next() : save())}>

@@ -56,9 +56,9 @@ test('a step is not left with something missing, and what was written stays', as
   press('Next');
   await screen.findByText(/Say how she came to you/);
   await toHome('Caught walking');
-  press('Back');
+  press('Back a step');
   await heading('What is she?');
-  press('Back');
+  press('Back a step');
   await heading('How did she come to you?');
   expect((screen.getByRole('textbox', { name: 'Where found' }) as HTMLInputElement).value).toBe(
     'Brickfield Lane',

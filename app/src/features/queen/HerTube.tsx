@@ -1,4 +1,11 @@
-import { countText, MILESTONES, type SpeciesProfile } from '@gentle-burrow/core';
+import {
+  countText,
+  MILESTONES,
+  type Instant,
+  type LastCount,
+  type Milestone,
+  type SpeciesProfile,
+} from '@gentle-burrow/core';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { anatomyOf } from '@/features/tube/anatomy';
@@ -6,7 +13,7 @@ import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
-import { nearText, spanText } from '@/ui/dates';
+import { dayText, nearText, spanText } from '@/ui/dates';
 import { lengthText } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
@@ -42,9 +49,7 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
       </View>
       <Words kind="small" soft>
         {`${seenAt ? `As seen ${nearText(seenAt)}` : 'Not seen yet'}: ${
-          MILESTONES.flatMap((m) =>
-            ledger.counts[m] ? [`${m} ${countText(ledger.counts[m].range)}`] : [],
-          ).join(', ') || 'no brood counted'
+          MILESTONES.flatMap((m) => countWords(m, ledger.counts[m], seenAt)).join(', ') || 'no brood counted'
         }.`}
       </Words>
       <Words kind="small" soft>
@@ -54,6 +59,13 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
       </Words>
     </View>
   );
+}
+
+/** "eggs 8–12", with the day when it was counted at another look than the last. */
+function countWords(stage: Milestone, count: LastCount | null, seenAt: Instant | undefined): string[] {
+  if (!count) return [];
+  const day = seenAt && count.at !== seenAt ? ` (${dayText(count.at)})` : '';
+  return [`${stage} ${countText(count.range)}${day}`];
 }
 
 /** The chamber and the faces of both plugs, never so near that the tube no longer fits the height. */

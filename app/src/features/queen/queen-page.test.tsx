@@ -51,6 +51,13 @@ test('says how she is doing, when, and why, with what other schools would say', 
   expect(screen.getByText(/8 days short · from the look of/)).toBeTruthy();
 });
 
+test('a count from an earlier look than the last keeps its own day', async () => {
+  const later = { kind: 'look', at: daysAgo(2), queen: 'seen', larvae: { low: 4, high: 4 } } as EntryBody;
+  await page([look(9, 7), later]);
+  const seen = screen.getByText(/^As seen 2 days ago/).textContent ?? '';
+  expect(seen).toMatch(/eggs 7 \(\d+ \w+( \d+)?\), larvae 4,/);
+});
+
 test('another question opens, and the first closes', async () => {
   await page([look(20, 0), look(6, 7)]);
   await press(/^Is she late\?/);

@@ -38,7 +38,7 @@ async function halfLook(page: Page): Promise<void> {
 }
 
 const VIEWS = (id: (label: string) => string): View[] => [
-  { name: 'shelf', path: '/', sizes: ['phone'] },
+  { name: 'shelf', path: '/', sizes: ['phone', 'wide'] },
   { name: 'shelf-at-rest', path: '/', sizes: ['phone'], prepare: scrollTo(1120) },
   { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'] },
   { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'], prepare: scrollTo(660) },

@@ -58,12 +58,12 @@ test('every entry is one that a keeper could have sent', () => {
   }
 });
 
-test('brood is never made or lost from nothing: each egg is in exactly one stage', () => {
+test('brood is laid once, moves on through its stages, and none is lost on the way', () => {
   const truth = { species: 'messor-structor', tempC: 26, laysAfter: 5, slow: 1, eggs: 10 };
-  for (let day = 0; day < 40; day += 3) {
-    const b = broodOn(truth, day);
-    const all = b.eggs + b.larvae + b.pupae + b.workers;
-    expect(all).toBe(Math.min(20, broodOn(truth, day).eggs + b.larvae + b.pupae + b.workers));
-    if (day >= 13 && day < 30) expect(all).toBeGreaterThanOrEqual(10);
-  }
+  const sum = (day: number) => Object.values(broodOn(truth, day)).reduce((a, b) => a + b, 0);
+  for (let day = 1; day < 120; day++) expect(sum(day)).toBeGreaterThanOrEqual(sum(day - 1));
+  expect(sum(4)).toBe(0); // before she lays
+  expect(sum(14)).toBe(10); // the first batch is laid over eight days
+  expect(broodOn(truth, 120)).toEqual({ eggs: 0, larvae: 0, pupae: 0, workers: 20 }); // both batches are out
+  expect(broodOn({ ...truth, eatenOn: 30 }, 30)).toEqual({ eggs: 0, larvae: 0, pupae: 0, workers: 0 });
 });

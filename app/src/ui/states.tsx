@@ -1,15 +1,13 @@
 import { StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Button } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Words } from './Words';
 
+/** Words that stand still: nothing here moves while the work that is waited for needs the processor. */
 export function Loading({ what }: { what: string }) {
   return (
     <View style={styles.state} role="status" aria-label={`Loading ${what}`}>
-      <View aria-hidden>
-        <ActivityIndicator />
-      </View>
       <Words soft>{`Fetching ${what} …`}</Words>
     </View>
   );

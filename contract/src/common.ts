@@ -17,6 +17,7 @@ export const phraseSchema = z
       z.string(),
       z.object({ date: instant }),
       z.object({ tempC: z.number() }),
+      z.object({ tempDiffC: z.number() }),
       z.object({ mm: z.number() }),
       z.object({ days: z.number() }),
       z.object({ percent: z.number() }),

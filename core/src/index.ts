@@ -6,3 +6,6 @@ export * from './log';
 export * from './founding';
 export * from './care';
 export * from './view';
+export * from './labels';
+export * from './stock';
+export * from './records';

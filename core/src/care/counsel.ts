@@ -1,9 +1,17 @@
 import { msOf, phrase, type Instant, type Phrase } from '../quantity';
 import type { LookingSchoolId, Place, TubeHome } from '../log';
-import { temperatureAt, type Outlook, type QueenLedger, type Temperature } from '../founding';
+import {
+  founderBelief,
+  temperatureAt,
+  type FounderBelief,
+  type Outlook,
+  type QueenLedger,
+  type Temperature,
+} from '../founding';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
 import { needsFood } from './feeding';
+import { isHealthy } from './health';
 import { isLate } from './lateness';
 import { mayLook } from './looking';
 import { PRESSURES, type Pressure, type Verdict } from './verdict';
@@ -12,7 +20,10 @@ import { reasonToLook, tubeHolds } from './watering';
 export interface CounselInput {
   profile: SpeciesProfile;
   ledger: QueenLedger;
-  outlook: Outlook;
+  /** Null for a social parasite: no founding plan is pretended. */
+  outlook: Outlook | null;
+  /** What kind of founder she is held to be; by her profile alone when not given. */
+  founder?: FounderBelief;
   tube: TubeHome;
   place: Place;
   lookingSchool: LookingSchoolId;
@@ -60,12 +71,20 @@ export function counsel(input: CounselInput): Counsel {
   if (known.loss)
     return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir };
   const holds = tubeHolds(known, reservoir, now);
-  const food = needsFood(profile, known, now);
-  const late = isLate(profile, known, ahead, tempC, now);
-  const look = mayLook(known, ahead, input.lookingSchool, reasonToLook(holds), now);
-  const verdicts = [look, late, holds, food];
+  const food = needsFood(profile, known, input.founder ?? byProfile(profile), now);
+  const health = isHealthy(known, now);
+  const timely = ahead
+    ? [
+        mayLook(known, ahead, input.lookingSchool, reasonToLook(holds), now),
+        isLate(profile, known, ahead, tempC, now),
+      ]
+    : [];
+  const verdicts = [...timely, holds, food, ...(health ? [health] : [])];
   return { ...nextStep(verdicts, ahead, now), verdicts, reservoir };
 }
+
+const byProfile = (profile: SpeciesProfile): FounderBelief =>
+  founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
 
 function lossPhrase(known: QueenLedger): Phrase {
   const loss = known.loss as NonNullable<QueenLedger['loss']>;
@@ -79,10 +98,10 @@ const rank = (p: Pressure): number => PRESSURES.indexOf(p);
 
 function nextStep(
   verdicts: Verdict[],
-  ahead: Outlook,
+  ahead: Outlook | null,
   now: Instant,
 ): Omit<Counsel, 'verdicts' | 'reservoir'> {
-  const look = verdicts.find((v) => v.id === 'look') as Verdict;
+  const look = verdicts.find((v) => v.id === 'look');
   const pressing = verdicts
     .filter((v) => v.id !== 'look' && rank(v.pressure) >= rank('soon'))
     .sort((a, b) => rank(b.pressure) - rank(a.pressure))[0];
@@ -94,16 +113,18 @@ function nextStep(
     .map((v) => v.until)
     .filter((u): u is Instant => u !== null && msOf(u) > msOf(now));
   const restUntil = dates.reduce<Instant | null>((a, b) => (a === null || msOf(b) < msOf(a) ? b : a), null);
-  if (look.pressure === 'free') {
-    const expected = ahead.next ? ahead.events[ahead.next].band.p50 : null;
+  if (look?.pressure === 'free') {
+    const expected = ahead?.next ? ahead.events[ahead.next].band.p50 : null;
     const says =
-      ahead.next && expected && msOf(expected) > msOf(now)
+      ahead?.next && expected && msOf(expected) > msOf(now)
         ? phrase`Nothing needs you. You may look; ${{ word: EVENT_WORDS[ahead.next] }} are likely about ${{ date: expected }}.`
         : ['Nothing needs you. You may take one short look.'];
     return { next: says, pressure: 'free', restUntil };
   }
   return {
-    next: restUntil ? phrase`Leave her alone until ${{ date: restUntil }}.` : look.says,
+    next: restUntil
+      ? phrase`Leave her alone until ${{ date: restUntil }}.`
+      : (look?.says ?? ['Leave her alone.']),
     pressure: 'rest',
     restUntil,
   };

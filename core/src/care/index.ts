@@ -1,3 +1,5 @@
 export { counsel, placeTemperature, type Counsel, type CounselInput } from './counsel';
 export { LOOKING_SCHOOLS, lookingSchool, SETTLING_DAYS, type LookingSchool } from './looking';
 export { PRESSURES, type Criterion, type Pressure, type SchoolView, type Verdict } from './verdict';
+export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './health';
+export { steadiness, type Steadiness } from './steadiness';

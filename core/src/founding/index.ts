@@ -10,11 +10,22 @@ export {
 } from './ledger';
 export {
   outlook,
+  outlookOfKinds,
   OUTLOOK_EVENTS,
   type EventOutlook,
+  type Kind,
+  type MixedOutlook,
   type Outlook,
   type OutlookEvent,
   type OutlookOptions,
 } from './outlook';
 export { lateCatch, type Hemisphere } from './late-catch';
 export { missChance } from './detection';
+export {
+  FOUNDER_TYPES,
+  founderBelief,
+  type FounderBelief,
+  type FounderCourse,
+  type FounderEvidence,
+  type KnownFounder,
+} from './founder';

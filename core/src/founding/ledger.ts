@@ -14,6 +14,7 @@ import {
 } from '../quantity';
 import { effectiveEntries, type BodyOf, type Entry, type FactEntry, type SpeciesBelief } from '../log';
 import { MILESTONES, type Milestone } from '../species';
+import type { FounderEvidence } from './founder';
 
 /** A clock may run a little ahead of another; more than this is a wrong date. */
 const CLOCK_TOLERANCE_DAYS = 10 / 1440;
@@ -45,7 +46,15 @@ export interface Contradiction {
 /** What is known of one queen from her log alone. Derived, never stored. */
 export interface QueenLedger {
   queenId: string;
-  intake: { entryId: string; at: Instant; found: BodyOf<'intake'>['found'] } | null;
+  intake: {
+    entryId: string;
+    at: Instant;
+    /** Not before this moment, when the day is not known for sure. */
+    earliest: Instant | null;
+    found: BodyOf<'intake'>['found'];
+    wings: BodyOf<'intake'>['wings'];
+    queens: number;
+  } | null;
   species: SpeciesBelief | null;
   loss: { entryId: string; at: Instant; how: BodyOf<'loss'>['how']; cause: BodyOf<'loss'>['cause'] } | null;
   counts: Record<Milestone, LastCount | null>;
@@ -68,6 +77,19 @@ export interface QueenLedger {
     outcome: BodyOf<'feed'>['outcome'];
     entryId: string;
   } | null;
+  /** Places she was carried to after the first, oldest first. */
+  moves: { at: Instant; placeId: string; entryId: string }[];
+  /** What was found when she was last looked over; quarantine until then, null when none stands. */
+  health: {
+    findings: BodyOf<'health'>['findings'];
+    quarantineUntil: Instant | null;
+    at: Instant;
+    entryId: string;
+  } | null;
+  /** A drop set before her at intake, and when it was gone or taken out. */
+  welcomeDrop: { at: Instant; entryId: string; goneAt: Instant | null } | null;
+  /** Seen of her, that tells what kind of founder she is; without what her species says. */
+  founderSigns: (Exclude<FounderEvidence, { kind: 'species' }> & { entryId: string })[];
   /** The keeper chose to leave her alone until then. */
   restUntil: { until: Instant; entryId: string } | null;
   contradictions: Contradiction[];
@@ -125,6 +147,10 @@ export function emptyLedger(queenId: string): QueenLedger {
     mould: null,
     queenSeen: null,
     lastFeed: null,
+    moves: [],
+    health: null,
+    welcomeDrop: null,
+    founderSigns: [],
     restUntil: null,
     contradictions: [],
   };
@@ -135,17 +161,35 @@ function fold(one: QueenLedger, entry: FactEntry): void {
   const seen = { at: entry.at, entryId: entry.id };
   switch (entry.kind) {
     case 'intake': {
-      one.intake = { ...seen, found: entry.found };
+      one.intake = {
+        ...seen,
+        earliest: entry.earliest ?? null,
+        found: entry.found,
+        wings: entry.wings,
+        queens: entry.queens ?? 1,
+      };
       one.species = entry.species;
       one.lastDisturbed = seen;
+      if (entry.inspection) {
+        const { findings, quarantineUntil = null } = entry.inspection;
+        one.health = { ...seen, findings, quarantineUntil };
+      }
+      if (entry.welcomeDrop) one.welcomeDrop = { ...seen, goneAt: null };
+      if (entry.wings !== 'unknown')
+        one.founderSigns.push({ kind: 'wings', value: entry.wings, source: OWN_LOG, entryId: entry.id });
       const caughtAlone = ['walking', 'digging', 'in-water'].includes(entry.found);
       const none = caughtAlone ? { low: 0, high: 0 } : undefined;
-      observe(one, entry, {
-        eggs: entry.eggs ?? none,
-        larvae: entry.larvae ?? none,
-        pupae: entry.pupae ?? none,
-        workers: entry.workers ?? none,
-      });
+      // the brood was looked at when she was found, which is not later than the earliest day that may be
+      observe(
+        one,
+        { ...entry, at: entry.earliest ?? entry.at },
+        {
+          eggs: entry.eggs ?? none,
+          larvae: entry.larvae ?? none,
+          pupae: entry.pupae ?? none,
+          workers: entry.workers ?? none,
+        },
+      );
       break;
     }
     case 'look':
@@ -168,6 +212,31 @@ function fold(one: QueenLedger, entry: FactEntry): void {
     case 'feed':
       one.lastDisturbed = seen;
       one.lastFeed = { ...seen, food: entry.food, outcome: entry.outcome };
+      if (
+        one.welcomeDrop &&
+        one.welcomeDrop.goneAt === null &&
+        entry.outcome !== 'offered' &&
+        entry.food !== 'protein'
+      )
+        one.welcomeDrop.goneAt = entry.at;
+      if (entry.food !== 'sugar' && (entry.outcome === 'taken' || entry.outcome === 'left')) {
+        const value = entry.outcome === 'taken' ? 'accepted' : 'refused';
+        one.founderSigns.push({ kind: 'protein', value, source: OWN_LOG, entryId: entry.id });
+      }
+      break;
+    case 'move':
+      one.lastDisturbed = seen;
+      one.moves.push({ ...seen, placeId: entry.placeId });
+      break;
+    case 'health':
+      one.lastDisturbed = seen;
+      one.health = { ...seen, findings: entry.findings, quarantineUntil: entry.quarantineUntil };
+      break;
+    case 'identify':
+      one.species = entry.species;
+      break;
+    case 'sign':
+      addSigns(one, entry);
       break;
     case 'rest':
       one.restUntil = { until: entry.until, entryId: entry.id };
@@ -178,6 +247,18 @@ function fold(one: QueenLedger, entry: FactEntry): void {
     case 'note':
       break;
   }
+}
+
+const OWN_LOG = 'your log';
+
+function addSigns(one: QueenLedger, entry: FactEntry & { kind: 'sign' }): void {
+  const from = { source: OWN_LOG, entryId: entry.id };
+  if (entry.shape !== undefined) one.founderSigns.push({ kind: 'shape', value: entry.shape, ...from });
+  if (entry.restless !== undefined)
+    one.founderSigns.push({ kind: 'restless', value: entry.restless, ...from });
+  if (entry.protein !== undefined) one.founderSigns.push({ kind: 'protein', value: entry.protein, ...from });
+  if (entry.broodUnfed !== undefined)
+    one.founderSigns.push({ kind: 'brood-unfed', value: entry.broodUnfed, ...from });
 }
 
 type Counts = Partial<Record<Milestone, CountRange | undefined>>;
@@ -249,5 +330,8 @@ function noticeContradictions(one: QueenLedger, entry: FactEntry): void {
 }
 
 function finish(one: QueenLedger, now: Instant): void {
+  const pupae = one.appearances.pupae;
+  if (pupae.byEntry && pupae.byEntry !== one.intake?.entryId && !one.lastFeed && !one.welcomeDrop)
+    one.founderSigns.push({ kind: 'brood-unfed', value: true, source: OWN_LOG, entryId: pupae.byEntry });
   if (one.lastDisturbed) one.daysSinceDisturbed = Math.max(0, daysBetween(one.lastDisturbed.at, now));
 }

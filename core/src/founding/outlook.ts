@@ -86,8 +86,37 @@ export function outlook(
   known: QueenLedger,
   temperature: Temperature,
   now: Instant,
-  { draws = 4000, seed = 1, hemisphere = 'north' }: OutlookOptions = {},
+  options: OutlookOptions = {},
 ): Outlook {
+  return outlookOfKinds([{ profile, weight: 1 }], known, temperature, now, options).outlook;
+}
+
+/** A species that she may be, with its share of the belief before the log has spoken. */
+export interface Kind {
+  profile: SpeciesProfile;
+  /** 0..1 */
+  weight: number;
+}
+
+/** An outlook over several species that she may be, and what the log makes of each. */
+export interface MixedOutlook {
+  outlook: Outlook;
+  /** In the order given: the share of each species once her log is taken into account; together 1. */
+  shares: number[];
+}
+
+/**
+ * The outlook of a queen whose species is not certain: draws are shared among the species by their weights, and a
+ * species whose queens seldom do what her log says loses its share.
+ * @throws InputError as `outlook` does, and when no species is given
+ */
+export function outlookOfKinds(
+  kinds: readonly Kind[],
+  known: QueenLedger,
+  temperature: Temperature,
+  now: Instant,
+  { draws = 4000, seed = 1, hemisphere = 'north' }: OutlookOptions = {},
+): MixedOutlook {
   need(
     Number.isInteger(draws) && draws >= 100 && draws <= 200_000,
     'draws',
@@ -96,42 +125,83 @@ export function outlook(
   need(Number.isFinite(seed), 'seed', `The seed (${seed}) is not a number. Give any whole number.`);
   if (!known.intake)
     throw new InputError('intake', 'She has no intake in the log. Log when she was taken in first.');
+  const heaviest = kinds.reduce<Kind | null>((a, k) => (a === null || k.weight > a.weight ? k : a), null);
+  need(heaviest !== null, 'kinds', 'No species is given. Take an unknown one when nothing is known.');
   const origin = known.intake.at;
   const bounds = MILESTONES.map((m) => boundsOf(known, m, origin));
-  const late = lateCatch(profile, origin, hemisphere);
-  const attempt = (warmth: Temperature, strain: number, n = draws): Sample => {
-    const clocks = STAGES.map((stage) => warmthClock(profile, stage, warmth, origin));
-    return drawAll({ profile, clocks, bounds, late, known, origin, draws: n, seed, strain });
-  };
+  const attempt = (warmth: Temperature, strain: number, n = draws): Sample =>
+    merge(
+      kinds.map(({ profile, weight }, k) => {
+        const share = Math.max(Math.ceil(n * weight), Math.min(n, LEAST_DRAWS));
+        const clocks = STAGES.map((stage) => warmthClock(profile, stage, warmth, origin));
+        const late = lateCatch(profile, origin, hemisphere);
+        const part = { profile, clocks, bounds, late, known, origin, draws: share, strain };
+        return { weight, sample: drawAll({ ...part, seed: seed + 104_729 * k }) };
+      }),
+    );
   const explains = (sample: Sample, n: number) => sample.effectiveDraws >= n / 100;
+  const answer = (sample: Sample, strain: number): MixedOutlook => ({
+    outlook: summarise(sample, known, origin, now, strain, draws, seed),
+    shares: sample.shares,
+  });
 
   const fitting = attempt(temperature, 1);
-  if (explains(fitting, draws)) return summarise(fitting, known, origin, now, 1, draws, seed);
+  if (explains(fitting, draws)) return answer(fitting, 1);
   // lateness is measured against her kind as it is known, not as it has to be stretched to explain her
   const { stillWithout } = fitting;
   const pilot = Math.min(draws, PILOT_DRAWS);
   for (let strain = 2; strain <= MAX_STRAIN; strain *= 2) {
     if (!explains(attempt(temperature, strain, pilot), pilot)) continue;
-    return summarise(
-      { ...attempt(temperature, strain), stillWithout },
-      known,
-      origin,
-      now,
-      strain,
-      draws,
-      seed,
-    );
+    return answer({ ...attempt(temperature, strain), stillWithout }, strain);
   }
   // She did what was impossible at the temperature given: she must have stood warmer before. Take her kind's best
   // warmth for the past and the given one from her last look on.
-  const assumed = warmerPast(profile, known, temperature, now);
+  const assumed = warmerPast(heaviest.profile, known, temperature, now);
   const sample = attempt(assumed, MAX_STRAIN);
   need(
     sample.effectiveDraws > 0,
     'entries',
     'Her log cannot be explained: some of its dates exclude one another. Amend the wrong one.',
   );
-  return summarise({ ...sample, stillWithout }, known, origin, now, MAX_STRAIN, draws, seed);
+  return answer({ ...sample, stillWithout }, MAX_STRAIN);
+}
+
+/** Each species is drawn at least so often, however small its share. */
+const LEAST_DRAWS = 200;
+
+/** Puts the draws of several species into one sample, each weighed by its share of the belief. */
+function merge(parts: { weight: number; sample: Drawn }[]): Sample {
+  const total = parts.reduce((sum, p) => sum + p.weight, 0);
+  const [only] = parts;
+  if (parts.length === 1 && only) {
+    const { days, weights, before, after } = only.sample;
+    return { days, weights, shares: [1], ...tally(weights, before, after) };
+  }
+  const size = parts.reduce((sum, p) => sum + p.sample.weights.length, 0);
+  const weights = new Float64Array(size);
+  const days = OUTLOOK_EVENTS.map(() => new Float64Array(size));
+  const sums: number[] = [];
+  let at = 0;
+  let before = 0;
+  let after = 0;
+  for (const { weight, sample } of parts) {
+    const n = sample.weights.length;
+    const scale = ((weight / total) * size) / n;
+    let sum = 0;
+    for (let i = 0; i < n; i++) sum += weights[at + i] = (sample.weights[i] as number) * scale;
+    days.forEach((d, k) => d.set(sample.days[k] as Float64Array, at));
+    before += sample.before * scale;
+    after += sample.after * scale;
+    sums.push(sum);
+    at += n;
+  }
+  const all = sums.reduce((a, b) => a + b, 0);
+  const shares = sums.map((sum, k) => (all > 0 ? sum / all : (parts[k]?.weight ?? 0) / total));
+  return { days, weights, shares, ...tally(weights, before, after) };
+}
+
+function tally(weights: Float64Array, before: number, after: number) {
+  return { effectiveDraws: effectiveNumber(weights), stillWithout: before > 0 ? after / before : null };
 }
 
 function warmerPast(
@@ -186,15 +256,26 @@ interface Sampling {
   strain: number;
 }
 
-interface Sample {
+/** Draws of one species. */
+interface Drawn {
   /** Day of each event, one array an event. */
   days: Float64Array[];
   weights: Float64Array;
+  /** Weight before and after asking for the next thing not seen; 0 when no look has counted it. */
+  before: number;
+  after: number;
+}
+
+interface Sample {
+  days: Float64Array[];
+  weights: Float64Array;
+  /** Share of each species, together 1. */
+  shares: number[];
   effectiveDraws: number;
   stillWithout: number | null;
 }
 
-function drawAll(s: Sampling): Sample {
+function drawAll(s: Sampling): Drawn {
   const { profile, clocks, bounds, late, draws, strain } = s;
   const uniform = uniformStream(s.seed);
   const days = OUTLOOK_EVENTS.map(() => new Float64Array(draws));
@@ -203,6 +284,8 @@ function drawAll(s: Sampling): Sample {
   const medians = STAGES.map((st) => Math.log(profile.stages[st].degreeDays));
   const spreads = STAGES.map((st) => profile.stages[st].logSpread * strain);
   const start = startOfAttempt(s);
+  const { earliest } = s.known.intake ?? { earliest: null };
+  const dayUnknown = earliest ? Math.max(0, daysBetween(earliest, s.origin)) : 0;
   const pupaeStillThere = lastPupaeDay(s.known, s.origin);
   const lookback = lookbackDays(clocks, bounds, medians);
   const nextUnseen = bounds.findIndex((b) => b.by === Infinity);
@@ -213,7 +296,8 @@ function drawAll(s: Sampling): Sample {
   for (let i = 0; i < draws; i++) {
     const queen = queenSpread * normalQuantile(uniform());
     const winters = uniform() < late.chance;
-    let from = Math.max(start, winters ? late.springDay : -Infinity);
+    const began = dayUnknown > 0 && start === 0 ? -uniform() * dayUnknown : start;
+    let from = Math.max(began, winters ? late.springDay : -Infinity);
     let weight = 1;
     for (let stage = 0; stage < STAGES.length; stage++) {
       const clock = clocks[stage] as WarmthClock;
@@ -268,12 +352,7 @@ function drawAll(s: Sampling): Sample {
     }
     weights[i] = weight;
   }
-  return {
-    days,
-    weights,
-    effectiveDraws: effectiveNumber(weights),
-    stillWithout: asked && massBefore > 0 ? massAfter / massBefore : null,
-  };
+  return { days, weights, before: asked ? massBefore : 0, after: asked ? massAfter : 0 };
 }
 
 /** The day from which she can lay: settled, or the look that found an earlier brood gone. */

@@ -36,16 +36,78 @@ export const FOUND_HOW = [
   'in-water',
   'under-stone',
   'bought',
+  'bought-with-workers',
   'swapped',
   'given',
   'small-colony',
   'unknown',
 ] as const;
 
-export const speciesBeliefSchema = z.object({
-  profileId: z.string().min(1).max(80),
-  sure: z.enum(['certain', 'likely', 'guess']),
-  namedBy: shortText(120, 'The name of who named her').optional(),
+const namedBy = shortText(120, 'The name of who named her').optional();
+
+/** What she is held to be: one species, and others that she may be instead, each with its share of the belief. */
+export const speciesBeliefSchema = z
+  .object({
+    profileId: z.string().min(1).max(80),
+    sure: z.enum(['certain', 'likely', 'guess']),
+    namedBy,
+    others: z
+      .array(
+        z.object({
+          profileId: z.string().min(1).max(80),
+          /** 0..1 of the whole belief. */
+          share: z
+            .number({ error: 'The share is not a number.' })
+            .gt(0, 'A share of nothing says nothing. Leave this species out.')
+            .lt(
+              1,
+              'A share of 100 % leaves nothing for the first species. Lower it, or name this one alone.',
+            ),
+          namedBy,
+        }),
+      )
+      .max(4, 'More than five species at once say nothing. Take “unknown” instead.')
+      .optional(),
+  })
+  .superRefine((b, ctx) => {
+    const others = b.others ?? [];
+    const ids = [b.profileId, ...others.map((o) => o.profileId)];
+    if (new Set(ids).size < ids.length) {
+      ctx.addIssue({
+        code: 'custom',
+        path: ['others'],
+        message: 'One species is named twice. Give it one share.',
+      });
+    }
+    if (others.reduce((sum, o) => sum + o.share, 0) >= 1) {
+      ctx.addIssue({
+        code: 'custom',
+        path: ['others'],
+        message: 'The other species take 100 % or more and leave nothing for the first. Lower their shares.',
+      });
+    }
+  });
+
+export const FINDINGS = ['mites', 'other-parasites', 'injury', 'missing-leg'] as const;
+
+/** Looking her over before she joins the others. */
+const inspection = z.object({
+  findings: z.array(z.enum(FINDINGS)),
+  /** She stands beside, not among, the others until then. */
+  quarantineUntil: instantSchema.optional(),
+});
+
+export const coordinatesSchema = z.object({
+  lat: z
+    .number({ error: 'The latitude is not a number.' })
+    .min(-90, 'The latitude is below −90°. Check the sign.')
+    .max(90, 'The latitude is above 90°. Swap latitude and longitude?'),
+  lon: z
+    .number({ error: 'The longitude is not a number.' })
+    .min(-180, 'The longitude is below −180°. Check the sign.')
+    .max(180, 'The longitude is above 180°. Check the figure.'),
+  /** Radius within which she was found, m. */
+  uncertaintyM: z.number().min(1).max(100_000).default(100),
 });
 
 const counts = {
@@ -58,9 +120,23 @@ const counts = {
 export const intakeSchema = z.object({
   kind: z.literal('intake'),
   at: instantSchema,
+  /** When the day is not known for sure: not before this moment, not after `at`. */
+  earliest: instantSchema.optional(),
   found: z.enum(FOUND_HOW),
   where: shortText(200, 'The place she was found').optional(),
+  coordinates: coordinatesSchema.optional(),
+  weather: shortText(120, 'The weather').optional(),
   wings: z.enum(['winged', 'dealate', 'unknown']).default('unknown'),
+  /** Queens in the tube; more than one is against the safe rule. */
+  queens: z
+    .number({ error: 'The number of queens is not a number.' })
+    .int('Half a queen founds nothing. Give a whole number.')
+    .min(1, 'There is no queen. Give 1 or more.')
+    .max(30, 'More than 30 queens in one tube? Check the number.')
+    .optional(),
+  inspection: inspection.optional(),
+  /** A drop of sugar water no larger than her head was set before her. */
+  welcomeDrop: z.boolean().optional(),
   species: speciesBeliefSchema,
   /** Brood and workers that came with her. */
   ...counts,
@@ -126,11 +202,66 @@ export const lossSchema = z.object({
   text: text.optional(),
 });
 
+/** The tube was carried to another place. */
+export const moveSchema = z.object({
+  kind: z.literal('move'),
+  at: instantSchema,
+  placeId: idSchema,
+  text: text.optional(),
+});
+
+/** Looked over again: findings, and the quarantine that follows or ends. */
+export const healthSchema = z.object({
+  kind: z.literal('health'),
+  at: instantSchema,
+  findings: z.array(z.enum(FINDINGS)),
+  /** null ends the quarantine. */
+  quarantineUntil: instantSchema.nullable(),
+  text: text.optional(),
+});
+
+/** Named anew, by someone with a better eye or a better book. */
+export const identifySchema = z.object({
+  kind: z.literal('identify'),
+  at: instantSchema,
+  species: speciesBeliefSchema,
+  text: text.optional(),
+});
+
+export const SHAPES = ['large-gaster', 'between', 'slim-large-head'] as const;
+
+/** Something seen of her that tells what kind of founder she is. */
+export const signSchema = z.object({
+  kind: z.literal('sign'),
+  at: instantSchema,
+  shape: z.enum(SHAPES).optional(),
+  /** Paces and searches a week after she settled. */
+  restless: z.boolean().optional(),
+  protein: z.enum(['accepted', 'refused']).optional(),
+  /** Larvae grew to pupae without any food given. */
+  broodUnfed: z.boolean().optional(),
+  text: text.optional(),
+});
+
 /** What an entry says, without who it is about or when it was written. */
 export const entryBodySchema = z.discriminatedUnion(
   'kind',
-  [intakeSchema, lookSchema, feedSchema, noteSchema, restSchema, lossSchema],
-  { error: 'The kind of entry is missing or unknown. Use intake, look, feed, note, rest or loss.' },
+  [
+    intakeSchema,
+    lookSchema,
+    feedSchema,
+    noteSchema,
+    restSchema,
+    lossSchema,
+    moveSchema,
+    healthSchema,
+    identifySchema,
+    signSchema,
+  ],
+  {
+    error:
+      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, health, identify or sign.',
+  },
 );
 
 const head = { id: idSchema, queenId: idSchema, loggedAt: instantSchema };
@@ -153,10 +284,15 @@ export const entrySchema = z.discriminatedUnion(
     noteSchema.extend(head),
     restSchema.extend(head),
     lossSchema.extend(head),
+    moveSchema.extend(head),
+    healthSchema.extend(head),
+    identifySchema.extend(head),
+    signSchema.extend(head),
     amendmentSchema,
   ],
   {
-    error: 'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss or amendment.',
+    error:
+      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, health, identify, sign or amendment.',
   },
 );
 

@@ -8,6 +8,8 @@ export type PhrasePart =
   | string
   | { date: Instant }
   | { tempC: number }
+  /** A difference of temperatures. */
+  | { tempDiffC: number }
   | { mm: number }
   | { days: number }
   | { percent: number }
@@ -27,6 +29,7 @@ export function plainText(parts: Phrase): string {
       if (typeof p === 'string') return p;
       if ('date' in p) return p.date.slice(0, 10);
       if ('tempC' in p) return `${Math.round(p.tempC * 10) / 10} °C`;
+      if ('tempDiffC' in p) return `${Math.round(p.tempDiffC * 10) / 10} °C`;
       if ('mm' in p) return `${Math.round(p.mm)} mm`;
       if ('days' in p) return daysText(p.days);
       if ('word' in p) return p.word;

@@ -10,3 +10,4 @@ export {
 } from './profile';
 export { provenanceText, type Figure, type Provenance } from './provenance';
 export { SPECIES, speciesProfile } from './catalogue';
+export { speciesWeights, type SpeciesWeight } from './weights';

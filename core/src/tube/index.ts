@@ -16,3 +16,15 @@ export {
   type RoomConditions,
 } from './water';
 export { reckonedLineMm, reservoirBand, type Reservoir, type WaterReading } from './reservoir';
+export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
+export { FILL_SCHOOLS, fillOf, fillTo, type Fill, type FillConditions, type FillSchool } from './bench';
+export { FOUNDING_CELLS, rewetting, type FoundingCell, type Rewetting } from './cells';
+export {
+  HYGIENE,
+  PLUG_SIGNS,
+  SUBSTRATE,
+  WATER_SOURCES,
+  type CheckItem,
+  type PlugSign,
+  type WaterSource,
+} from './plug';

@@ -1,5 +1,6 @@
 export {
   DEFAULT_SETTINGS,
+  placeIdNow,
   queenView,
   viewHoldsUntil,
   type KeeperSettings,

@@ -1,22 +1,36 @@
 import {
-  temperatureAt,
   emptyLedger,
+  founderBelief,
   ledger,
-  outlook,
+  outlookOfKinds,
+  temperatureAt,
+  type FounderBelief,
+  type FounderEvidence,
   type Hemisphere,
   type Outlook,
   type QueenLedger,
+  type Temperature,
 } from '../founding';
 import { counsel, placeTemperature, type Counsel } from '../care';
-import type { Entry, LookingSchoolId, Place, Queen, TubeHome } from '../log';
+import {
+  effectiveEntries,
+  type Entry,
+  type LookingSchoolId,
+  type Place,
+  type Queen,
+  type TubeHome,
+} from '../log';
 import { InputError, instantOf, msOf, type Instant } from '../quantity';
-import { speciesProfile, type SpeciesProfile } from '../species';
+import { provenanceText, speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
 
 /** All facts about one queen. */
 export interface QueenFacts {
   queen: Queen;
   tube: TubeHome;
+  /** Where she stands now. */
   place: Place;
+  /** Every place she has stood in, this one too; others may be among them. */
+  places: Place[];
   entries: Entry[];
 }
 
@@ -30,7 +44,11 @@ export const DEFAULT_SETTINGS: KeeperSettings = { lookingSchool: 'fortnightly', 
 
 /** Everything derived about one queen: facts → ledger → outlook → counsel. */
 export interface QueenView {
+  /** The species that is likeliest now. */
   profileId: string;
+  /** Every species she may be: the share given to it, and what her log makes of that. */
+  species: { profileId: string; share: number; now: number; namedBy: string | null }[];
+  founder: FounderBelief | null;
   /** How warm she stands now, °C. */
   tempC: number;
   ledger: QueenLedger;
@@ -50,38 +68,109 @@ export interface ViewOptions {
  * The same facts, settings and moment give the same view.
  */
 export function queenView(
-  { queen, tube, place, entries }: QueenFacts,
+  { queen, tube, place, places, entries }: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
   { draws = 4000, profileOf = speciesProfile }: ViewOptions = {},
 ): QueenView {
   const tempC = temperatureAt(placeTemperature(place), now);
   let known = emptyLedger(queen.id);
-  let profile = profileOf('unknown-temperate');
-  let ahead: Outlook | null = null;
+  const view: Omit<QueenView, 'ledger' | 'trouble'> = {
+    profileId: 'unknown-temperate',
+    species: [],
+    founder: null,
+    tempC,
+    outlook: null,
+    counsel: null,
+  };
   try {
     known = ledger(entries, now)[queen.id] ?? known;
-    profile = profileOf(known.species?.profileId ?? 'unknown-temperate');
-    ahead = outlook(profile, known, placeTemperature(place), now, {
-      draws,
-      seed: seedOf(queen.id),
-      hemisphere: settings.hemisphere,
-    });
-    const advice = counsel({
-      profile,
+    const kinds = speciesWeights(known.species).map((w) => ({ ...w, profile: profileOf(w.profileId) }));
+    const byShare = (shares: number[]) => {
+      view.species = kinds.map(({ profileId, weight, namedBy }, i) => ({
+        profileId,
+        share: weight,
+        now: shares[i] ?? weight,
+        namedBy,
+      }));
+      const likeliest = view.species.reduce((a, b) => (b.now > a.now ? b : a));
+      view.profileId = likeliest.profileId;
+    };
+    byShare(kinds.map((k) => k.weight));
+    const temperature = temperatureOfStays(known, queen, places, place);
+    const project = () =>
+      outlookOfKinds(kinds, known, temperature, now, {
+        draws,
+        seed: seedOf(queen.id),
+        hemisphere: settings.hemisphere,
+      });
+    const believe = () =>
+      founderBelief([
+        ...view.species.map(({ profileId, now: weight, namedBy }): FounderEvidence => {
+          const profile = profileOf(profileId);
+          const source = `${provenanceText(profile.founder.source)}${namedBy ? `; named by ${namedBy}` : ''}`;
+          return { kind: 'species', founder: profile.founder.value, weight, source };
+        }),
+        ...known.founderSigns,
+      ]);
+    view.founder = believe();
+    // no founding plan is pretended for a queen that cannot found alone; once workers are there she has founded
+    const founded = known.appearances.workers.interval.by !== null;
+    if (view.founder.course !== 'no-plan' || founded) {
+      const mixed = project();
+      view.outlook = mixed.outlook;
+      byShare(mixed.shares);
+      view.founder = believe();
+    }
+    view.counsel = counsel({
+      profile: profileOf(view.profileId),
       ledger: known,
-      outlook: ahead,
+      outlook: view.outlook,
+      founder: view.founder,
       tube,
       place,
       lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
       now,
     });
-    return { profileId: profile.id, tempC, ledger: known, outlook: ahead, counsel: advice, trouble: null };
+    return { ...view, ledger: known, trouble: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const trouble = { field: error.field, message: error.message };
-    return { profileId: profile.id, tempC, ledger: known, outlook: ahead, counsel: null, trouble };
+    return { ...view, ledger: known, trouble: { field: error.field, message: error.message } };
   }
+}
+
+/** How warm she has stood in place after place, and will stand; a place that is not known counts as the present one. */
+function temperatureOfStays(
+  known: QueenLedger,
+  queen: Queen,
+  places: readonly Place[],
+  place: Place,
+): Temperature {
+  if (known.moves.length === 0) return placeTemperature(place);
+  const at = (id: string) => placeTemperature(places.find((p) => p.id === id) ?? place);
+  const stays = [
+    { from: instantOf(0), placeId: queen.placeId },
+    ...known.moves.map((m) => ({ from: m.at, placeId: m.placeId })),
+  ];
+  const steps = stays.flatMap(({ from, placeId }, i) => {
+    const until = stays[i + 1]?.from;
+    const within = at(placeId);
+    const later = typeof within === 'number' ? [] : within.steps.filter((s) => msOf(s.from) > msOf(from));
+    return [
+      { from, tempC: temperatureAt(within, from) },
+      ...later.filter((s) => until === undefined || msOf(s.from) < msOf(until)),
+    ];
+  });
+  // two moves at one moment: the later written holds
+  return { steps: steps.filter((s, i) => msOf(s.from) !== msOf(steps[i + 1]?.from ?? instantOf(-1))) };
+}
+
+/** Where she stands after every move in her log, or where she was first put. */
+export function placeIdNow(queen: Queen, entries: readonly Entry[]): string {
+  const moves = effectiveEntries(entries).flatMap(({ entry }) =>
+    entry?.kind === 'move' ? [entry.placeId] : [],
+  );
+  return moves[moves.length - 1] ?? queen.placeId;
 }
 
 /** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */

@@ -36,6 +36,7 @@ const facts = (entries: Entry[], change: Partial<QueenFacts> = {}): QueenFacts =
   queen,
   tube,
   place,
+  places: [place],
   entries,
   ...change,
 });

@@ -1,0 +1,180 @@
+import { emptyLedger, founderBelief, ledger } from '../founding';
+import { placeSchema, tubeSchema, type Entry } from '../log';
+import { plainText } from '../quantity';
+import { speciesProfile } from '../species';
+import { day, DAY_ZERO, entry, n, QUEEN, testId } from '../test-kit';
+import { DEFAULT_SETTINGS, queenView, type QueenFacts } from '../view';
+import { FINDING_ADVICE, steadiness } from './index';
+import { needsFood } from './feeding';
+import { isHealthy } from './health';
+
+const known = (now: string, ...entries: Entry[]) => ledger(entries, now)[QUEEN] ?? emptyLedger(QUEEN);
+const claustral = founderBelief([{ kind: 'species', founder: 'fully-claustral', weight: 1, source: 'test' }]);
+const food = (onDay: number, belief: ReturnType<typeof founderBelief>, ...entries: Entry[]) =>
+  needsFood(speciesProfile('tetramorium-immigrans'), known(day(onDay), ...entries), belief, day(onDay));
+
+describe('the welcome drop', () => {
+  const drop = (extra: object = {}) => entry(0, { kind: 'intake', welcomeDrop: true, ...extra });
+  test('may stand for some hours, then must come out', () => {
+    expect(food(0.1, claustral, drop())).toMatchObject({ pressure: 'soon', answer: 'a drop stands' });
+    expect(food(0.3, claustral, drop())).toMatchObject({ pressure: 'now', answer: 'take it out' });
+  });
+  test('never stands beside brood', () => {
+    expect(food(0.01, claustral, drop({ found: 'bought', eggs: n(5) })).pressure).toBe('now');
+  });
+  test('removed or taken, water only again', () => {
+    const out = entry(0.2, { kind: 'feed', food: 'sugar', outcome: 'removed' });
+    expect(food(1, claustral, drop(), out).answer).toBe('no');
+  });
+});
+
+describe('what she is held to be decides what she is fed', () => {
+  const intake = entry(0, { kind: 'intake' });
+  const belief = (founder: 'semi-claustral' | 'socially-parasitic' | 'unknown') =>
+    founderBelief([{ kind: 'species', founder, weight: 1, source: 'test' }]);
+  test('a semi-claustral one is never told to wait while she hungers', () => {
+    expect(food(6, belief('semi-claustral'), intake)).toMatchObject({
+      answer: 'yes, today',
+      pressure: 'now',
+    });
+  });
+  test('an unknown one is offered a little; after an offer she is left alone for a while', () => {
+    expect(food(3, belief('unknown'), intake).pressure).toBe('free');
+    const offered = entry(2, { kind: 'feed', food: 'sugar', outcome: 'offered' });
+    expect(food(3, belief('unknown'), intake, offered)).toMatchObject({ pressure: 'rest', until: day(16) });
+  });
+  test('a parasite gets no plan, said plainly', () => {
+    const verdict = food(3, belief('socially-parasitic'), intake);
+    expect(plainText(verdict.says)).toMatch(/No plain founding plan applies/);
+  });
+  test('bought with workers: fed after a day, not after the days that callows need to harden', () => {
+    const bought = entry(0, { kind: 'intake', found: 'bought-with-workers', workers: n(6) });
+    expect(food(0.5, claustral, bought).answer).toBe('not yet');
+    expect(food(1.5, claustral, bought)).toMatchObject({ answer: 'yes, the first feed', pressure: 'now' });
+  });
+});
+
+describe('looked over', () => {
+  test('nothing found, nothing said', () => {
+    const clean = entry(0, { kind: 'intake', inspection: { findings: [] } });
+    expect(isHealthy(known(day(1), clean), day(1))).toBeNull();
+  });
+  test.each(FINDING_ADVICE)('$name: what to do', ({ id, doNow }) => {
+    const found = entry(0, { kind: 'intake', inspection: { findings: [id], quarantineUntil: day(14) } });
+    const verdict = isHealthy(known(day(3), found), day(3));
+    expect(verdict).toMatchObject({ answer: 'in quarantine', until: day(14) });
+    expect(plainText(verdict!.criteria[0]!.says)).toContain(doNow);
+  });
+  test('quarantine over: looked over once more, then ended', () => {
+    const found = entry(0, { kind: 'intake', inspection: { findings: ['mites'], quarantineUntil: day(14) } });
+    expect(isHealthy(known(day(15), found), day(15))?.answer).toBe('look her over');
+    const ended = entry(15, { kind: 'health', findings: [], quarantineUntil: null });
+    expect(isHealthy(known(day(16), found, ended), day(16))).toBeNull();
+  });
+});
+
+describe('steadiness of a spot', () => {
+  const judge = (spot: object) =>
+    steadiness(placeSchema.parse({ id: testId(), name: 'x', tempC: 24, roomRelHumidity: 0.5, spot }));
+  const good = { dayLowC: 23, dayHighC: 25, light: 'dark', vibration: 'none', airConditioning: 'none' };
+  test('dark, calm and even is steady', () => expect(judge(good).answer).toBe('steady'));
+  test('nothing said: not known, and what would settle it', () => {
+    const s = judge({});
+    expect(s.answer).toBe('not known');
+    expect(s.criteria.every((c) => c.state === 'unknown' && c.settles)).toBe(true);
+  });
+  // each is a rule of the trade (common practice, no source)
+  test.each([
+    [{ dayLowC: 15, dayHighC: 26 }, 'unsteady'],
+    [{ dayHighC: 36, dayLowC: 34 }, 'unsteady'],
+    [{ light: 'sun' }, 'unsteady'],
+    [{ vibration: 'some' }, 'nearly steady'],
+    [{ vibration: 'strong', airConditioning: 'blows on it' }, 'unsteady'],
+    [{ heat: { source: 'mat', distanceMm: 100, end: 'water', thermostat: true } }, 'unsteady'],
+    [{ heat: { source: 'mat', distanceMm: 100, end: 'open', thermostat: true } }, 'steady'],
+    [{ heat: { source: 'mat', distanceMm: 100, end: 'open', thermostat: false } }, 'nearly steady'],
+  ])('%j → %s', (change, expected) => expect(judge({ ...good, ...change }).answer).toBe(expected));
+});
+
+describe('three queens of a first evening end in three plans', () => {
+  const place = placeSchema.parse({ id: testId(), name: 'Drawer', tempC: 24, roomRelHumidity: 0.5 });
+  const warm = placeSchema.parse({ id: testId(), name: 'Box', tempC: 28, roomRelHumidity: 0.5 });
+  const tube = tubeSchema.parse({
+    id: testId(),
+    kind: 'tube',
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round',
+    waterLineMm: 85,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: DAY_ZERO,
+  });
+  const view = (onDay: number, ...entries: Entry[]) => {
+    const queen = {
+      id: QUEEN,
+      label: 'A',
+      batch: '',
+      homeId: tube.id,
+      placeId: place.id,
+      lookingSchool: null,
+    };
+    const facts: QueenFacts = {
+      queen: { ...queen, createdAt: DAY_ZERO },
+      tube,
+      place,
+      places: [place, warm],
+      entries,
+    };
+    return queenView(facts, DEFAULT_SETTINGS, day(onDay), { draws: 800 });
+  };
+  const species = (profileId: string) => ({ profileId, sure: 'certain' as const });
+  const next = (v: ReturnType<typeof view>) => plainText(v.counsel!.next);
+
+  test('bought with workers: feed', () => {
+    const v = view(
+      2,
+      entry(0, {
+        kind: 'intake',
+        found: 'bought-with-workers',
+        workers: n(8),
+        species: species('messor-structor'),
+      }),
+    );
+    expect(next(v)).toMatch(/sugar drop on foil now/);
+    expect(v.outlook?.events.workers.status).toBe('seen');
+  });
+  test('caught winged and unknown: offer a little', () => {
+    const v = view(2, entry(0, { kind: 'intake', wings: 'winged', species: species('unknown-temperate') }));
+    expect(v.founder?.course).toBe('offer-and-watch');
+    expect(plainText(v.counsel!.verdicts.find((x) => x.id === 'food')!.says)).toMatch(/tiny protein offer/);
+  });
+  test('semi-claustral for certain: feed all through', () => {
+    const v = view(2, entry(0, { kind: 'intake', species: species('manica-rubida') }));
+    expect(v.founder?.course).toBe('feed-throughout');
+    expect(next(v)).toMatch(/Offer food again/);
+  });
+  test('a species given as 70 % this, 30 % that goes through the whole view', () => {
+    const mixed = {
+      profileId: 'tetramorium-immigrans',
+      sure: 'likely' as const,
+      namedBy: 'the shop',
+      others: [{ profileId: 'manica-rubida', share: 0.3, namedBy: 'a keeper' }],
+    };
+    const v = view(2, entry(0, { kind: 'intake', species: mixed }));
+    expect(v.species.map((s) => [s.profileId, Math.round(s.share * 10) / 10, s.namedBy])).toEqual([
+      ['tetramorium-immigrans', 0.7, 'the shop'],
+      ['manica-rubida', 0.3, 'a keeper'],
+    ]);
+    // a third of a chance that she starves is not waited out
+    expect(v.founder?.course).toBe('offer-and-watch');
+    expect(v.founder?.evidence[0]?.evidence.source).toMatch(/named by the shop/);
+  });
+  test('a queen carried to a warmer place is expected sooner than one that stayed', () => {
+    const intake = entry(0, { kind: 'intake' });
+    const stayed = view(20, intake).outlook!.events.workers.band.p50!;
+    const moved = view(20, intake, entry(10, { kind: 'move', placeId: warm.id })).outlook!.events.workers.band
+      .p50!;
+    expect(moved < stayed).toBe(true);
+  });
+});

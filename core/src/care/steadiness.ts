@@ -1,0 +1,162 @@
+import type { Place } from '../log';
+import { phrase } from '../quantity';
+import { criterion, OWN_PRIOR, PRACTICE, type Criterion } from './verdict';
+
+export interface Steadiness {
+  answer: 'steady' | 'nearly steady' | 'unsteady' | 'not known';
+  says: string;
+  criteria: Criterion[];
+}
+
+/** A day's swing that is no rapid swing, and one that is. Priors. */
+const CALM_SWING_C = 3;
+const WILD_SWING_C = 6;
+/** Above the mid-thirties is dangerous for most (practice). */
+const DANGER_C = 34;
+/** A heat source nearer than this to a tube is hardly controlled by a room's thermometer. Prior. */
+const NEAR_MM = 50;
+
+/**
+ * Is this a good spot for a founding tube: dark, free of vibration, steadily warm, away from moving air and from heat on
+ * the water end? Each point is met, missed or not known (common practice; the limits are our own priors).
+ */
+export function steadiness(place: Pick<Place, 'spot' | 'tempC'>): Steadiness {
+  const { spot } = place;
+  const criteria = [swing(place), light(spot), vibration(spot), air(spot), ...heat(spot)];
+  const missed = criteria.filter((c) => c.state === 'unmet').length;
+  const unknown = criteria.filter((c) => c.state === 'unknown').length;
+  const grave = criteria.some(
+    (c) => c.state === 'unmet' && ['swing', 'hot', 'water-end', 'sun'].includes(c.id),
+  );
+  if (grave || missed > 1)
+    return {
+      answer: 'unsteady',
+      says: 'She may stop laying or eat her brood here. Mend what is missed, or choose another spot.',
+      criteria,
+    };
+  if (missed === 1) return { answer: 'nearly steady', says: 'One thing could be better.', criteria };
+  if (unknown > 2)
+    return { answer: 'not known', says: 'Say what the spot is like, and it is judged.', criteria };
+  return { answer: 'steady', says: 'A good spot: leave the tubes there.', criteria };
+}
+
+function swing({ spot }: Pick<Place, 'spot'>): Criterion {
+  const { dayLowC, dayHighC } = spot;
+  if (dayLowC === undefined || dayHighC === undefined) {
+    return criterion(
+      'swing',
+      'unknown',
+      ['How far the temperature swings in a day is not known.'],
+      PRACTICE,
+      {
+        settles: 'Leave a thermometer that remembers lowest and highest for a day.',
+      },
+    );
+  }
+  const c = dayHighC - dayLowC;
+  const hot = dayHighC > DANGER_C;
+  if (hot)
+    return criterion(
+      'hot',
+      'unmet',
+      phrase`It reaches ${{ tempC: dayHighC }}: dangerous for most.`,
+      PRACTICE,
+      {
+        margin: { value: DANGER_C - dayHighC, unit: '°C' },
+      },
+    );
+  const words = phrase`It swings by ${{ tempDiffC: c }} in a day.`;
+  return criterion(
+    c > WILD_SWING_C ? 'swing' : 'swing-some',
+    c <= CALM_SWING_C ? 'met' : 'unmet',
+    words,
+    OWN_PRIOR,
+    { margin: { value: CALM_SWING_C - c, unit: '°C' } },
+  );
+}
+
+function light({ light: l }: Place['spot']): Criterion {
+  if (l === undefined)
+    return criterion('light', 'unknown', ['How dark the spot is has not been said.'], PRACTICE, {
+      settles: 'Say how dark it is.',
+    });
+  if (l === 'sun')
+    return criterion('sun', 'unmet', ['Sun falls on it: a tube in the sun cooks in minutes.'], PRACTICE);
+  return l === 'dark'
+    ? criterion('light', 'met', ['Dark: light stays useful as a lever for later moves.'], PRACTICE)
+    : criterion(
+        'light',
+        'unmet',
+        ['Not dark: cover the tubes with foil or a sleeve, or use a drawer.'],
+        PRACTICE,
+      );
+}
+
+function vibration({ vibration: v }: Place['spot']): Criterion {
+  if (v === undefined)
+    return criterion('vibration', 'unknown', ['Whether it shakes has not been said.'], PRACTICE, {
+      settles: 'A glass of water beside the tubes shows it.',
+    });
+  return v === 'none'
+    ? criterion('vibration', 'met', ['Free of vibration.'], PRACTICE)
+    : criterion(
+        'vibration',
+        'unmet',
+        ['It shakes: pad the tubes, or move them from speakers, doors and machines.'],
+        PRACTICE,
+      );
+}
+
+function air({ airConditioning: a }: Place['spot']): Criterion {
+  if (a === undefined)
+    return criterion('air', 'unknown', ['Whether moved air reaches it has not been said.'], PRACTICE, {
+      settles: 'Say whether air conditioning or a fan runs near.',
+    });
+  return a === 'blows on it'
+    ? criterion('air', 'unmet', ['Moved air reaches it: it dries tubes and chills them in turns.'], PRACTICE)
+    : criterion('air', 'met', ['No moved air reaches it.'], PRACTICE);
+}
+
+function heat({ heat: h }: Place['spot']): Criterion[] {
+  if (!h) return [];
+  const list: Criterion[] = [];
+  if (h.end === 'water' || h.end === 'whole')
+    list.push(
+      criterion(
+        'water-end',
+        'unmet',
+        ['The water end is warmed: the bubble behind the plug grows and floods her. Warm the open end only.'],
+        PRACTICE,
+      ),
+    );
+  if (h.source === 'lamp' || h.source === 'sun')
+    list.push(criterion('lamp', 'unmet', ['A lamp close by heats in swings and can cook her.'], PRACTICE));
+  else if (h.thermostat === false)
+    list.push(
+      criterion(
+        'thermostat',
+        'unmet',
+        [
+          'No thermostat: mats and cables run on one, on a fire-safe surface, never under bedding or foil packs.',
+        ],
+        PRACTICE,
+      ),
+    );
+  if (h.distanceMm < NEAR_MM && h.thermostat !== true)
+    list.push(
+      criterion(
+        'near',
+        'unmet',
+        phrase`The heat is ${{ mm: h.distanceMm }} away: start far and move closer in small steps.`,
+        OWN_PRIOR,
+        {
+          margin: null,
+        },
+      ),
+    );
+  if (list.length === 0)
+    list.push(
+      criterion('heat', 'met', ['The heat is far enough, on the open end, and controlled.'], PRACTICE),
+    );
+  return list;
+}

@@ -1,0 +1,164 @@
+import { need } from '../quantity';
+import type { FounderType } from '../species';
+
+/** The three ways of founding that a plan is made for. */
+export const FOUNDER_TYPES = ['fully-claustral', 'semi-claustral', 'socially-parasitic'] as const;
+export type KnownFounder = (typeof FOUNDER_TYPES)[number];
+
+/** One thing that tells what kind of founder she is; `source` says who said or saw it. */
+export type FounderEvidence =
+  /** What the profile of a species holds; several with shares when the species is not certain. */
+  | { kind: 'species'; founder: FounderType; weight: number; source: string }
+  | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head'; source: string }
+  | { kind: 'wings'; value: 'winged' | 'dealate'; source: string }
+  /** Paces and searches a week after she settled. */
+  | { kind: 'restless'; value: boolean; source: string }
+  | { kind: 'protein'; value: 'accepted' | 'refused'; source: string }
+  /** Larvae became pupae without any food given. */
+  | { kind: 'brood-unfed'; value: boolean; source: string };
+
+export type FounderCourse = 'water-only' | 'offer-and-watch' | 'feed-throughout' | 'no-plan';
+
+export interface FounderBelief {
+  probabilities: Record<KnownFounder, number>;
+  /** Each piece of evidence with how many times it makes semi-claustral likelier than fully claustral; below 1 the other way. */
+  evidence: { evidence: FounderEvidence; factor: number }[];
+  course: FounderCourse;
+  /** The observation not made yet that is expected to tell most, with what it tells, bits; null when nothing would. */
+  tellsMost: { kind: FounderEvidence['kind']; bits: number } | null;
+}
+
+/** Of queens that a keeper meets without a name. Prior. */
+const BASE: Record<KnownFounder, number> = {
+  'fully-claustral': 0.75,
+  'semi-claustral': 0.2,
+  'socially-parasitic': 0.05,
+};
+
+/** How far the profile of a species is trusted; the rest is spread as among the unnamed. Prior. */
+const PROFILE_TRUST = 0.95;
+
+type Chances = Record<KnownFounder, number>;
+const chances = (full: number, semi: number, parasitic: number): Chances => ({
+  'fully-claustral': full,
+  'semi-claustral': semi,
+  'socially-parasitic': parasitic,
+});
+
+/**
+ * Chance of each observation for each kind of founder. Directions are common practice; the figures are priors. Wings
+ * are nearly the same for all: kept wings disprove nothing and shed wings prove nothing.
+ */
+const LIKELIHOOD: { [K in Exclude<FounderEvidence['kind'], 'species'>]: Record<string, Chances> } = {
+  shape: {
+    'large-gaster': chances(0.7, 0.15, 0.1),
+    between: chances(0.25, 0.35, 0.4),
+    'slim-large-head': chances(0.05, 0.5, 0.5),
+  },
+  wings: { winged: chances(0.15, 0.15, 0.15), dealate: chances(0.85, 0.85, 0.85) },
+  restless: { true: chances(0.15, 0.65, 0.6), false: chances(0.85, 0.35, 0.4) },
+  protein: { accepted: chances(0.1, 0.8, 0.3), refused: chances(0.9, 0.2, 0.7) },
+  'brood-unfed': { true: chances(0.95, 0.15, 0.02), false: chances(0.05, 0.85, 0.98) },
+};
+
+/** Below this chance that she must eat, water alone is the plan; above the next, she is fed throughout. Priors. */
+const OFFER_ABOVE = 0.08;
+const FEED_ABOVE = 0.7;
+const NO_PLAN_ABOVE = 0.5;
+/** What tells less than this is not worth a disturbance, bits. Prior. */
+const WORTH_BITS = 0.02;
+
+/**
+ * What kind of founder she is, by Bayes' rule from everything seen and said. Evidence is taken as independent given the
+ * kind; of one kind of evidence the last holds, but species with shares add up.
+ * @param evidence in the order in which it came
+ * @throws InputError for a share outside 0..1
+ */
+export function founderBelief(evidence: readonly FounderEvidence[]): FounderBelief {
+  const standing = lastOfEachKind(evidence);
+  let p = fromSpecies(standing.filter((e) => e.kind === 'species'));
+  const bySpecies = p;
+  for (const e of standing) if (e.kind !== 'species') p = update(p, likelihoodOf(e));
+  return {
+    probabilities: p,
+    evidence: standing.map((e) => ({ evidence: e, factor: factorOf(e, bySpecies) })),
+    course: courseOf(p),
+    tellsMost: tellsMost(p, new Set(standing.map((e) => e.kind))),
+  };
+}
+
+function lastOfEachKind(evidence: readonly FounderEvidence[]): FounderEvidence[] {
+  const species = evidence.filter((e) => e.kind === 'species');
+  const last = new Map<string, FounderEvidence>();
+  for (const e of evidence) if (e.kind !== 'species') last.set(e.kind, e);
+  return [...species, ...last.values()];
+}
+
+function fromSpecies(named: Extract<FounderEvidence, { kind: 'species' }>[]): Chances {
+  for (const s of named) {
+    need(
+      Number.isFinite(s.weight) && s.weight >= 0 && s.weight <= 1,
+      'weight',
+      `The share of a species (${s.weight}) is not between 0 and 1. Write 0.7 for 70 %.`,
+    );
+  }
+  const total = named.reduce((sum, s) => sum + s.weight, 0);
+  if (total === 0) return BASE;
+  const p = chances(0, 0, 0);
+  for (const s of named) {
+    for (const type of FOUNDER_TYPES) {
+      const given =
+        s.founder === 'unknown'
+          ? BASE[type]
+          : PROFILE_TRUST * Number(s.founder === type) + (1 - PROFILE_TRUST) * BASE[type];
+      p[type] += (s.weight / total) * given;
+    }
+  }
+  return p;
+}
+
+const likelihoodOf = (e: Exclude<FounderEvidence, { kind: 'species' }>): Chances =>
+  LIKELIHOOD[e.kind][String(e.value)] as Chances;
+
+function update(p: Chances, likelihood: Chances): Chances {
+  const joint = chances(0, 0, 0);
+  let total = 0;
+  for (const t of FOUNDER_TYPES) total += joint[t] = p[t] * likelihood[t];
+  for (const t of FOUNDER_TYPES) joint[t] /= total;
+  return joint;
+}
+
+function factorOf(e: FounderEvidence, bySpecies: Chances): number {
+  const l = e.kind === 'species' ? null : likelihoodOf(e);
+  if (l) return l['semi-claustral'] / l['fully-claustral'];
+  const odds = (c: Chances) => c['semi-claustral'] / c['fully-claustral'];
+  return odds(bySpecies) / odds(BASE);
+}
+
+function courseOf(p: Chances): FounderCourse {
+  if (p['socially-parasitic'] >= NO_PLAN_ABOVE) return 'no-plan';
+  if (p['semi-claustral'] >= FEED_ABOVE) return 'feed-throughout';
+  return p['semi-claustral'] + p['socially-parasitic'] > OFFER_ABOVE ? 'offer-and-watch' : 'water-only';
+}
+
+function entropyBits(p: Chances): number {
+  return FOUNDER_TYPES.reduce((sum, t) => (p[t] > 0 ? sum - p[t] * Math.log2(p[t]) : sum), 0);
+}
+
+/** Expected drop of entropy for each observation still to be made. */
+function tellsMost(p: Chances, made: ReadonlySet<string>): FounderBelief['tellsMost'] {
+  const before = entropyBits(p);
+  let best: FounderBelief['tellsMost'] = null;
+  for (const [kind, outcomes] of Object.entries(LIKELIHOOD)) {
+    if (made.has(kind)) continue;
+    let after = 0;
+    for (const likelihood of Object.values(outcomes)) {
+      const chance = FOUNDER_TYPES.reduce((sum, t) => sum + p[t] * likelihood[t], 0);
+      if (chance > 0) after += chance * entropyBits(update(p, likelihood));
+    }
+    const bits = before - after;
+    if (bits > WORTH_BITS && (best === null || bits > best.bits))
+      best = { kind: kind as FounderEvidence['kind'], bits };
+  }
+  return best;
+}

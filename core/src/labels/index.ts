@@ -1,0 +1,9 @@
+export {
+  LABEL_SHEETS,
+  lookAddress,
+  placeLabels,
+  queenOfAddress,
+  stripFor,
+  type LabelSheet,
+  type PlacedLabel,
+} from './layout';

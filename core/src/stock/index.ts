@@ -1,0 +1,1 @@
+export { stockLevels, tubesToMake, type FlightPlan, type StockLevel } from './stock';

@@ -16,6 +16,10 @@ await build({
   format: 'esm',
   target: 'node20',
   sourcemap: true,
+  // the bundle is one module: where it lies, told as the sources ask for it
+  banner: {
+    js: "import { fileURLToPath as pathOf } from 'node:url'; const __filename = pathOf(import.meta.url);",
+  },
   // the installed packages stay where they are; only our own code is bundled
   external: Object.keys(dependencies).flatMap((name) => (own(name) ? [] : [name, `${name}/*`])),
   logLevel: 'warning',

@@ -52,7 +52,7 @@ const pathsOf = (result: { error?: { issues: { path: PropertyKey[] }[] } | undef
 
 test('whatever the core derives has the shape that is promised', () => {
   const parsed = newQueenSchema.parse(taking);
-  const facts: QueenFacts = { ...parsed, entries: [parsed.intake] };
+  const facts: QueenFacts = { ...parsed, places: [parsed.place], entries: [parsed.intake] };
   for (const now of ['2026-05-02T00:00:00.000Z', '2026-08-01T00:00:00.000Z', '2029-01-01T00:00:00.000Z']) {
     const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 400 });
     expect(queenViewSchema.safeParse(view).error).toBeUndefined();
@@ -62,7 +62,12 @@ test('whatever the core derives has the shape that is promised', () => {
 
 test('no number that is none crosses the wire', () => {
   const parsed = newQueenSchema.parse(taking);
-  const view = queenView({ ...parsed, entries: [parsed.intake] }, DEFAULT_SETTINGS, at, { draws: 400 });
+  const view = queenView(
+    { ...parsed, places: [parsed.place], entries: [parsed.intake] },
+    DEFAULT_SETTINGS,
+    at,
+    { draws: 400 },
+  );
   expect(queenViewSchema.safeParse({ ...view, tempC: NaN }).success).toBe(false);
   expect(JSON.stringify(view)).not.toMatch(/NaN|Infinity|null\d/);
 });

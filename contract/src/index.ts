@@ -6,3 +6,4 @@ export * from './settings';
 export * from './shelf';
 export * from './species';
 export * from './view';
+export * from './stock';

@@ -5,6 +5,7 @@ import {
   instantSchema,
   placeSchema,
   queenSchema,
+  stockMoveSchema,
   tubeSchema,
 } from '@gentle-burrow/core';
 import { z } from 'zod';
@@ -18,6 +19,8 @@ export const newQueenSchema = z
     tube: tubeSchema,
     place: placeSchema,
     intake: intakeSchema.extend({ id: idSchema, queenId: idSchema, loggedAt: instantSchema }),
+    /** What was taken from the stock for her. */
+    used: z.array(stockMoveSchema).max(20).optional(),
   })
   .superRefine((b, ctx) => {
     const fault = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
@@ -35,7 +38,6 @@ export const queenPatchSchema = z
     label: queenSchema.shape.label,
     batch: z.string().trim().max(60),
     lookingSchool: queenSchema.shape.lookingSchool.unwrap(),
-    placeId: idSchema,
   })
   .partial()
   .strict();
@@ -48,7 +50,8 @@ export const queenDetailSchema = z.object({
   at: instant,
   queen: queenSchema,
   tube: tubeSchema,
-  place: placeSchema,
+  place: placeSchema.describe('Where she stands now'),
+  places: z.array(placeSchema).describe('Every place she has stood in'),
   entries: z.array(entrySchema),
   view: queenViewSchema,
 });

@@ -1,5 +1,7 @@
 import {
+  FINDINGS,
   FOUND_HOW,
+  SHAPES,
   LOSS_CAUSES,
   MOULDS,
   OUTLOOK_EVENTS,
@@ -23,9 +25,60 @@ const appearance = z.object({
   absentAt: z.array(instant),
 });
 
+const founderSign = <I extends z.ZodType>(entryId: I) => {
+  const said = { source: z.string(), entryId };
+  return z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('shape'), value: z.enum(SHAPES), ...said }),
+    z.object({ kind: z.literal('wings'), value: z.enum(['winged', 'dealate']), ...said }),
+    z.object({ kind: z.literal('restless'), value: z.boolean(), ...said }),
+    z.object({ kind: z.literal('protein'), value: z.enum(['accepted', 'refused']), ...said }),
+    z.object({ kind: z.literal('brood-unfed'), value: z.boolean(), ...said }),
+  ]);
+};
+
+const founderKinds = z.enum(['fully-claustral', 'semi-claustral', 'socially-parasitic', 'unknown']);
+const founderBeliefSchema = z.object({
+  probabilities: z.object({
+    'fully-claustral': z.number(),
+    'semi-claustral': z.number(),
+    'socially-parasitic': z.number(),
+  }),
+  evidence: z.array(
+    z.object({
+      evidence: z.union([
+        z.object({
+          kind: z.literal('species'),
+          founder: founderKinds,
+          weight: z.number(),
+          source: z.string(),
+          entryId: id.optional(),
+        }),
+        founderSign(id.optional()),
+      ]),
+      factor: z.number(),
+    }),
+  ),
+  course: z.enum(['water-only', 'offer-and-watch', 'feed-throughout', 'no-plan']),
+  tellsMost: z
+    .object({
+      kind: z.enum(['species', 'shape', 'wings', 'restless', 'protein', 'brood-unfed']),
+      bits: z.number(),
+    })
+    .nullable(),
+});
+
 export const ledgerSchema = z.object({
   queenId: id,
-  intake: z.object({ entryId: id, at: instant, found: z.enum(FOUND_HOW) }).nullable(),
+  intake: z
+    .object({
+      entryId: id,
+      at: instant,
+      earliest: instant.nullable(),
+      found: z.enum(FOUND_HOW),
+      wings: z.enum(['winged', 'dealate', 'unknown']),
+      queens: z.number().int(),
+    })
+    .nullable(),
   species: speciesBeliefSchema.nullable(),
   loss: z
     .object({
@@ -54,6 +107,17 @@ export const ledgerSchema = z.object({
       entryId: id,
     })
     .nullable(),
+  moves: z.array(z.object({ at: instant, placeId: id, entryId: id })),
+  health: z
+    .object({
+      findings: z.array(z.enum(FINDINGS)),
+      quarantineUntil: instant.nullable(),
+      at: instant,
+      entryId: id,
+    })
+    .nullable(),
+  welcomeDrop: z.object({ at: instant, entryId: id, goneAt: instant.nullable() }).nullable(),
+  founderSigns: z.array(founderSign(id)),
   restUntil: z.object({ until: instant, entryId: id }).nullable(),
   contradictions: z.array(z.object({ says: z.string(), entryIds: z.array(id) })),
 });
@@ -89,7 +153,7 @@ const criterion = z.object({
 });
 
 const verdict = z.object({
-  id: z.enum(['look', 'late', 'water', 'food']),
+  id: z.enum(['look', 'late', 'water', 'food', 'health']),
   question: z.string(),
   answer: z.string(),
   says: phraseSchema,
@@ -118,6 +182,10 @@ export const counselSchema = z.object({
 
 export const queenViewSchema = z.object({
   profileId: z.string(),
+  species: z.array(
+    z.object({ profileId: z.string(), share: z.number(), now: z.number(), namedBy: z.string().nullable() }),
+  ),
+  founder: founderBeliefSchema.nullable(),
   tempC: z.number(),
   ledger: ledgerSchema,
   outlook: outlookSchema.nullable(),

@@ -145,9 +145,12 @@ describe('resources', () => {
   test('the OpenAPI document describes every resource', async () => {
     const doc = (await get('/api/openapi.json')).json() as { paths: Record<string, object> };
     expect(Object.keys(doc.paths).sort()).toEqual([
+      '/api/captures.csv',
       '/api/entries',
       '/api/export.jsonl',
       '/api/health',
+      '/api/labels.pdf',
+      '/api/labels.svg',
       '/api/places',
       '/api/places/{id}',
       '/api/queens',
@@ -156,6 +159,9 @@ describe('resources', () => {
       '/api/settings',
       '/api/shelf',
       '/api/species',
+      '/api/stock',
+      '/api/stock/items/{id}',
+      '/api/stock/moves',
     ]);
     expect(JSON.stringify(doc.paths['/api/entries'])).toContain('waterLineMm');
   });

@@ -10,14 +10,17 @@ import {
 import type { Store } from './db/store';
 import { Refusal, type ErrorCode } from './errors';
 import type { Views } from './jobs/views';
+import { capturesRoutes } from './routes/captures';
 import { entriesRoutes } from './routes/entries';
 import { exportRoutes } from './routes/export';
 import { healthRoutes } from './routes/health';
+import { labelsRoutes } from './routes/labels';
 import { methodsAllowed } from './routes/methods';
 import { queensRoutes } from './routes/queens';
 import { settingsRoutes } from './routes/settings';
 import { shelfRoutes } from './routes/shelf';
 import { speciesRoutes } from './routes/species';
+import { stockRoutes } from './routes/stock';
 import { webRoutes } from './routes/web';
 
 export interface AppOptions {
@@ -85,6 +88,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(queensRoutes, services);
       await api.register(entriesRoutes, services);
       await api.register(shelfRoutes, services);
+      await api.register(stockRoutes, services);
+      await api.register(labelsRoutes, services);
+      await api.register(capturesRoutes, services);
       await api.register(exportRoutes, services);
       api.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger());
       methods.refuseOthers();

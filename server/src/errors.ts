@@ -8,6 +8,7 @@ const CODES = {
   },
   'no-such-queen': { status: 404, says: 'No queen has this id. Take her in first.' },
   'no-such-place': { status: 404, says: 'No place has this id. Add the place first.' },
+  'no-such-item': { status: 404, says: 'Nothing in the stock has this id. Add it first.' },
   'method-not-allowed': { status: 405, says: 'This address does not take that method.' },
   'id-taken': {
     status: 409,

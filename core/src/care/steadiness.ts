@@ -1,4 +1,4 @@
-import type { Place } from '../log';
+import type { Place, Spot } from '../log';
 import { phrase } from '../quantity';
 import { criterion, OWN_PRIOR, PRACTICE, type Criterion } from './verdict';
 
@@ -20,9 +20,8 @@ const NEAR_MM = 50;
  * Is this a good spot for a founding tube: dark, free of vibration, steadily warm, away from moving air and from heat on
  * the water end? Each point is met, missed or not known (common practice; the limits are our own priors).
  */
-export function steadiness(place: Pick<Place, 'spot' | 'tempC'>): Steadiness {
-  const { spot } = place;
-  const criteria = [swing(place), light(spot), vibration(spot), air(spot), ...heat(spot)];
+export function steadiness({ spot = {} }: Pick<Place, 'spot'>): Steadiness {
+  const criteria = [swing(spot), light(spot), vibration(spot), air(spot), ...heat(spot)];
   const missed = criteria.filter((c) => c.state === 'unmet').length;
   const unknown = criteria.filter((c) => c.state === 'unknown').length;
   const grave = criteria.some(
@@ -40,8 +39,7 @@ export function steadiness(place: Pick<Place, 'spot' | 'tempC'>): Steadiness {
   return { answer: 'steady', says: 'A good spot: leave the tubes there.', criteria };
 }
 
-function swing({ spot }: Pick<Place, 'spot'>): Criterion {
-  const { dayLowC, dayHighC } = spot;
+function swing({ dayLowC, dayHighC }: Spot): Criterion {
   if (dayLowC === undefined || dayHighC === undefined) {
     return criterion(
       'swing',
@@ -75,7 +73,7 @@ function swing({ spot }: Pick<Place, 'spot'>): Criterion {
   );
 }
 
-function light({ light: l }: Place['spot']): Criterion {
+function light({ light: l }: Spot): Criterion {
   if (l === undefined)
     return criterion('light', 'unknown', ['How dark the spot is has not been said.'], PRACTICE, {
       settles: 'Say how dark it is.',
@@ -92,7 +90,7 @@ function light({ light: l }: Place['spot']): Criterion {
       );
 }
 
-function vibration({ vibration: v }: Place['spot']): Criterion {
+function vibration({ vibration: v }: Spot): Criterion {
   if (v === undefined)
     return criterion('vibration', 'unknown', ['Whether it shakes has not been said.'], PRACTICE, {
       settles: 'A glass of water beside the tubes shows it.',
@@ -107,7 +105,7 @@ function vibration({ vibration: v }: Place['spot']): Criterion {
       );
 }
 
-function air({ airConditioning: a }: Place['spot']): Criterion {
+function air({ airConditioning: a }: Spot): Criterion {
   if (a === undefined)
     return criterion('air', 'unknown', ['Whether moved air reaches it has not been said.'], PRACTICE, {
       settles: 'Say whether air conditioning or a fan runs near.',
@@ -117,7 +115,7 @@ function air({ airConditioning: a }: Place['spot']): Criterion {
     : criterion('air', 'met', ['No moved air reaches it.'], PRACTICE);
 }
 
-function heat({ heat: h }: Place['spot']): Criterion[] {
+function heat({ heat: h }: Spot): Criterion[] {
   if (!h) return [];
   const list: Criterion[] = [];
   if (h.end === 'water' || h.end === 'whole')

@@ -6,16 +6,22 @@ export const FOUNDER_TYPES = ['fully-claustral', 'semi-claustral', 'socially-par
 export type KnownFounder = (typeof FOUNDER_TYPES)[number];
 
 /** One thing that tells what kind of founder she is; `source` says who said or saw it. */
-export type FounderEvidence =
-  /** What the profile of a species holds; several with shares when the species is not certain. */
-  | { kind: 'species'; founder: FounderType; weight: number; source: string }
-  | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head'; source: string }
-  | { kind: 'wings'; value: 'winged' | 'dealate'; source: string }
+export type FounderEvidence = {
+  source: string;
+  /** The log entry that says so, if one does. */
+  entryId?: string;
+} & (
+  | { kind: 'species'; founder: FounderType; weight: number }
+  | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head' }
+  | { kind: 'wings'; value: 'winged' | 'dealate' }
   /** Paces and searches a week after she settled. */
-  | { kind: 'restless'; value: boolean; source: string }
-  | { kind: 'protein'; value: 'accepted' | 'refused'; source: string }
+  | { kind: 'restless'; value: boolean }
+  | { kind: 'protein'; value: 'accepted' | 'refused' }
   /** Larvae became pupae without any food given. */
-  | { kind: 'brood-unfed'; value: boolean; source: string };
+  | { kind: 'brood-unfed'; value: boolean }
+);
+
+type SpeciesEvidence = Extract<FounderEvidence, { kind: 'species' }>;
 
 export type FounderCourse = 'water-only' | 'offer-and-watch' | 'feed-throughout' | 'no-plan';
 
@@ -94,7 +100,7 @@ function lastOfEachKind(evidence: readonly FounderEvidence[]): FounderEvidence[]
   return [...species, ...last.values()];
 }
 
-function fromSpecies(named: Extract<FounderEvidence, { kind: 'species' }>[]): Chances {
+function fromSpecies(named: SpeciesEvidence[]): Chances {
   for (const s of named) {
     need(
       Number.isFinite(s.weight) && s.weight >= 0 && s.weight <= 1,
@@ -117,7 +123,7 @@ function fromSpecies(named: Extract<FounderEvidence, { kind: 'species' }>[]): Ch
   return p;
 }
 
-const likelihoodOf = (e: Exclude<FounderEvidence, { kind: 'species' }>): Chances =>
+const likelihoodOf = (e: Exclude<FounderEvidence, SpeciesEvidence>): Chances =>
   LIKELIHOOD[e.kind][String(e.value)] as Chances;
 
 function update(p: Chances, likelihood: Chances): Chances {

@@ -94,7 +94,7 @@ export const placeSchema = z.object({
     .object({ until: instantSchema, thenTempC: z.number().min(0).max(45) })
     .nullable()
     .default(null),
-  spot: spotSchema.default({}),
+  spot: spotSchema.optional(),
 });
 
 export const LOOKING_SCHOOL_IDS = ['weekly', 'fortnightly', 'three-to-four-weeks', 'hands-off'] as const;

@@ -1,10 +1,11 @@
-import type { Entry, SpeciesProfile } from '@gentle-burrow/core';
+import type { Entry, SpeciesProfile, Spot, StockItem, StockMove } from '@gentle-burrow/core';
 import { sql } from 'drizzle-orm';
 import {
   check,
   doublePrecision,
   foreignKey,
   index,
+  integer,
   jsonb,
   pgTable,
   text,
@@ -27,6 +28,8 @@ export const places = pgTable('places', {
   roomRelHumidity: doublePrecision('room_rel_humidity').notNull(),
   winterUntil: moment('winter_until'),
   winterThenTempC: doublePrecision('winter_then_temp_c'),
+  /** What the spot is like: light, vibration, moved air, heat. */
+  spot: jsonb('spot').$type<Spot>(),
 });
 
 export const homes = pgTable(
@@ -88,6 +91,30 @@ export const entries = pgTable(
     index('entries_queen_at').on(t.queenId, t.at),
     index('entries_amends_idx').on(t.amends),
   ],
+);
+
+export const stockItems = pgTable('stock_items', {
+  id: uuid('id').primaryKey(),
+  kind: text('kind').$type<StockItem['kind']>().notNull(),
+  name: text('name').notNull(),
+  tube: jsonb('tube').$type<NonNullable<StockItem['tube']>>(),
+  lowAt: integer('low_at').notNull().default(0),
+});
+
+/** Changes of the stock: only ever added. */
+export const stockMoves = pgTable(
+  'stock_moves',
+  {
+    id: uuid('id').primaryKey(),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => stockItems.id),
+    at: moment('at').notNull(),
+    delta: integer('delta').notNull(),
+    why: text('why').$type<StockMove['why']>().notNull(),
+    queenId: uuid('queen_id').references(() => queens.id),
+  },
+  (t) => [index('stock_moves_item').on(t.itemId)],
 );
 
 export const settings = pgTable('settings', {

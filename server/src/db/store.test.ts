@@ -38,7 +38,13 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
     const look = lookEntry(one.queen.id, 3, 7);
     await store.write([{ fact: 'entry', value: look }]);
     const [back] = await store.queenFacts([one.queen.id]);
-    expect(back).toEqual({ queen: one.queen, tube: one.tube, place: one.place, entries: [one.intake, look] });
+    expect(back).toEqual({
+      queen: one.queen,
+      tube: one.tube,
+      place: one.place,
+      places: [one.place],
+      entries: [one.intake, look],
+    });
   });
 
   test('an entry sent twice is stored once; another entry under its id is refused', async () => {

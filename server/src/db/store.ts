@@ -1,13 +1,17 @@
 import {
   DEFAULT_SETTINGS,
+  effectiveEntries,
   SPECIES,
   type Entry,
   type Hemisphere,
   type KeeperSettings,
   type LookingSchoolId,
   type Place,
+  placeIdNow,
   type Queen,
   type QueenFacts,
+  type StockItem,
+  type StockMove,
   type TubeHome,
 } from '@gentle-burrow/core';
 import { asc, eq, inArray, sql } from 'drizzle-orm';
@@ -131,21 +135,33 @@ export class Store {
       .select()
       .from(t.queens)
       .innerJoin(t.homes, eq(t.queens.homeId, t.homes.id))
-      .innerJoin(t.places, eq(t.queens.placeId, t.places.id))
       .where(inArray(t.queens.id, [...queenIds]));
     const entries = await this.entriesOf(queenIds);
+    const places = new Map((await this.places()).map((p) => [p.id, p]));
     const facts = new Map(
-      rows.map((r) => [
-        r.queens.id,
-        {
-          queen: toQueen(r.queens),
-          tube: toTube(r.homes),
-          place: toPlace(r.places),
-          entries: entries.get(r.queens.id) ?? [],
-        },
-      ]),
+      rows.map((r) => [r.queens.id, gather(toQueen(r.queens), toTube(r.homes), entries, places)]),
     );
     return queenIds.map((id) => facts.get(id)).filter((f) => f !== undefined);
+  }
+
+  async stock(): Promise<{ items: StockItem[]; moves: StockMove[] }> {
+    const items = await this.open.db
+      .select()
+      .from(t.stockItems)
+      .orderBy(asc(t.stockItems.kind), asc(t.stockItems.name));
+    const moves = await this.open.db.select().from(t.stockMoves).orderBy(asc(t.stockMoves.at));
+    return { items, moves: moves.map((m) => ({ ...m, at: m.at.toISOString() })) };
+  }
+
+  /** When each queen of the keeper was taken in, and how she came. */
+  async intakes(): Promise<Extract<Entry, { kind: 'intake' }>[]> {
+    const entries = await this.open.db
+      .select({ body: t.entries.body })
+      .from(t.entries)
+      .where(inArray(t.entries.kind, ['intake', 'amendment']));
+    return effectiveEntries(entries.map((e) => e.body)).flatMap(({ entry }) =>
+      entry?.kind === 'intake' ? [entry] : [],
+    );
   }
 
   /** Every fact, places and homes before queens, queens before entries, so that they can be read back in this order. */
@@ -159,6 +175,9 @@ export class Store {
       const some = await this.entriesOf(queens.slice(i, i + 50).map((q) => q.id));
       for (const list of some.values()) for (const value of list) yield { fact: 'entry', value };
     }
+    const stock = await this.stock();
+    for (const value of stock.items) yield { fact: 'stock-item', value };
+    for (const value of stock.moves) yield { fact: 'stock-move', value };
   }
 
   async close(): Promise<void> {
@@ -178,6 +197,23 @@ export class Store {
       .values({ key: 'journal', value: { bytes } })
       .onConflictDoUpdate({ target: t.settings.key, set: { value: { bytes } } });
   }
+}
+
+/** A queen's facts with the places she has stood in, the present one first. */
+function gather(
+  queen: Queen,
+  tube: TubeHome,
+  entries: ReadonlyMap<string, Entry[]>,
+  places: ReadonlyMap<string, Place>,
+): QueenFacts {
+  const mine = entries.get(queen.id) ?? [];
+  const stood = new Set([queen.placeId]);
+  for (const e of mine) {
+    const body = e.kind === 'amendment' ? e.replacement : e;
+    if (body?.kind === 'move') stood.add(body.placeId);
+  }
+  const place = places.get(placeIdNow(queen, mine)) as Place;
+  return { queen, tube, place, places: [...stood].flatMap((id) => places.get(id) ?? []), entries: mine };
 }
 
 function toQueen(r: typeof t.queens.$inferSelect): Queen {
@@ -202,6 +238,7 @@ function toPlace(r: typeof t.places.$inferSelect): Place {
       r.winterUntil && r.winterThenTempC !== null
         ? { until: r.winterUntil.toISOString(), thenTempC: r.winterThenTempC }
         : null,
+    ...(r.spot ? { spot: r.spot } : {}),
   };
 }
 

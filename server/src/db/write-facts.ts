@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { SPECIES, type Entry } from '@gentle-burrow/core';
+import { SPECIES, type Entry, type StockMove } from '@gentle-burrow/core';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';
@@ -22,6 +22,7 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
       roomRelHumidity: p.roomRelHumidity,
       winterUntil: p.winter ? new Date(p.winter.until) : null,
       winterThenTempC: p.winter?.thenTempC ?? null,
+      spot: p.spot ?? null,
     };
     await tx.insert(t.places).values(row).onConflictDoUpdate({ target: t.places.id, set: row });
   }
@@ -44,6 +45,10 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     const row = { ...q, createdAt: new Date(q.createdAt) };
     await tx.insert(t.queens).values(row).onConflictDoUpdate({ target: t.queens.id, set: row });
   }
+  for (const i of lastOfEach(of('stock-item'))) {
+    await tx.insert(t.stockItems).values(i).onConflictDoUpdate({ target: t.stockItems.id, set: i });
+  }
+  await addStockMoves(tx, of('stock-move'));
   for (const value of of('settings').slice(-1)) {
     await tx
       .insert(t.settings)
@@ -51,6 +56,20 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
   return addEntries(tx, of('entry'));
+}
+
+async function addStockMoves(tx: Tx, moves: readonly StockMove[]): Promise<void> {
+  if (moves.length === 0) return;
+  const wanted = [...new Set(moves.map((m) => m.itemId))];
+  const found = await tx
+    .select({ id: t.stockItems.id })
+    .from(t.stockItems)
+    .where(inArray(t.stockItems.id, wanted));
+  if (found.length < wanted.length) throw new Refusal('no-such-item', undefined, 'itemId');
+  await tx
+    .insert(t.stockMoves)
+    .values(moves.map((m) => ({ ...m, at: new Date(m.at) })))
+    .onConflictDoNothing();
 }
 
 function lastOfEach<T extends { id: string }>(values: T[]): T[] {
@@ -74,6 +93,7 @@ async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Written> {
   }
   const fresh = [...given.values()].filter((e) => !known.has(e.id));
   await checkQueens(tx, fresh);
+  await checkPlaces(tx, fresh);
   await checkAmended(tx, fresh);
   // amended entries before their amendments
   const ordered = [...fresh].sort((a, b) => Number(a.kind === 'amendment') - Number(b.kind === 'amendment'));
@@ -98,10 +118,12 @@ function toRow(e: Entry): typeof t.entries.$inferInsert {
 
 function speciesOf(e: Entry): string | null {
   const body = e.kind === 'amendment' ? e.replacement : e;
-  if (body?.kind !== 'intake') return null;
-  const id = body.species.profileId;
-  if (!PROFILE_IDS.has(id)) throw new Refusal('no-such-species', undefined, 'species');
-  return id;
+  if (body?.kind !== 'intake' && body?.kind !== 'identify') return null;
+  const { profileId, others = [] } = body.species;
+  for (const id of [profileId, ...others.map((o) => o.profileId)]) {
+    if (!PROFILE_IDS.has(id)) throw new Refusal('no-such-species', undefined, 'species');
+  }
+  return profileId;
 }
 
 async function storedEntries(tx: Tx, ids: string[]): Promise<Map<string, Entry>> {
@@ -118,6 +140,20 @@ async function checkQueens(tx: Tx, fresh: readonly Entry[]): Promise<void> {
   if (wanted.length === 0) return;
   const found = await tx.select({ id: t.queens.id }).from(t.queens).where(inArray(t.queens.id, wanted));
   if (found.length < wanted.length) throw new Refusal('no-such-queen', undefined, 'queenId');
+}
+
+async function checkPlaces(tx: Tx, fresh: readonly Entry[]): Promise<void> {
+  const wanted = new Set<string>();
+  for (const e of fresh) {
+    const body = e.kind === 'amendment' ? e.replacement : e;
+    if (body?.kind === 'move') wanted.add(body.placeId);
+  }
+  if (wanted.size === 0) return;
+  const found = await tx
+    .select({ id: t.places.id })
+    .from(t.places)
+    .where(inArray(t.places.id, [...wanted]));
+  if (found.length < wanted.size) throw new Refusal('no-such-place', undefined, 'placeId');
 }
 
 async function checkAmended(tx: Tx, fresh: readonly Entry[]): Promise<void> {

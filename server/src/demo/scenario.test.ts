@@ -2,6 +2,7 @@ import {
   byUrgency,
   DEFAULT_SETTINGS,
   entrySchema,
+  placeIdNow,
   queenView,
   shelfRow,
   type QueenFacts,
@@ -19,11 +20,14 @@ function shelves(today: Date) {
   const facts = demoFacts(today);
   const entries = valueOf(facts, 'entry');
   return valueOf(facts, 'queen').map((queen) => {
+    const mine = entries.filter((e) => e.queenId === queen.id);
+    const places = valueOf(facts, 'place');
     const one = {
       queen,
       tube: valueOf(facts, 'home').find((h) => h.id === queen.homeId),
-      place: valueOf(facts, 'place').find((p) => p.id === queen.placeId),
-      entries: entries.filter((e) => e.queenId === queen.id),
+      place: places.find((p) => p.id === placeIdNow(queen, mine)),
+      places,
+      entries: mine,
     } as QueenFacts;
     const view = queenView(one, DEFAULT_SETTINGS, today.toISOString(), { draws: 800 });
     return { one, view, row: shelfRow(one, view) };
@@ -45,6 +49,12 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
   expect(answers).toContain('late');
   expect(answers).toContain('at rest');
   expect(all.filter((a) => a.view.ledger.loss)).toHaveLength(1);
+  expect(all.map((a) => a.view.founder?.course)).toEqual(
+    expect.arrayContaining(['water-only', 'offer-and-watch', 'feed-throughout']),
+  );
+  expect(all.filter((a) => a.view.species.length > 1)).toHaveLength(1);
+  expect(all.filter((a) => a.view.ledger.health?.quarantineUntil)).toHaveLength(1);
+  expect(all.filter((a) => a.view.ledger.moves.length > 0)).toHaveLength(1);
   expect(all.filter((a) => a.view.ledger.broodLost.length > 0)).toHaveLength(1);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
   const rows = all.map((a) => a.row).sort(byUrgency);

@@ -2,293 +2,48 @@ import {
   addDays,
   speciesProfile,
   uniformStream,
-  type BodyOf,
   type Entry,
   type EntryBody,
   type Instant,
-  type LookingSchoolId,
   type Place,
+  type Spot,
   type TubeHome,
 } from '@gentle-burrow/core';
 import { v7 } from 'uuid';
 import type { Fact } from '../db/facts';
-import { broodOn, type Truth } from './brood';
+import { broodOn } from './brood';
+import { QUEENS, type DemoPlace, type DemoQueen } from './queens';
+import { demoStock } from './stock';
 
-interface DemoQueen extends Truth {
-  label: string;
-  batch: string;
-  place: keyof ReturnType<typeof demoPlaces>;
-  /** Days before today. */
-  takenIn: number;
-  found: BodyOf<'intake'>['found'];
-  where: string;
-  sure?: BodyOf<'intake'>['species']['sure'];
-  /** Days after intake on which the keeper looked; "every n" from the first on. */
-  looks: { first: number; every: number };
-  tube?: 'small' | 'middling' | 'large';
-  waterLineMm?: number;
-  feedEvery?: number;
-  workersAtIntake?: number;
-  school?: LookingSchoolId;
-  /** Days after intake. */
-  died?: number;
-  restDays?: number;
-  notes?: [day: number, text: string][];
-  mould?: BodyOf<'look'>['mould'];
-}
-
-/** Made-up queens at made-up places: every stage, one late, one lost, one that ate her brood, one caught late that winters. */
-const QUEENS: DemoQueen[] = [
-  {
-    label: 'T1',
-    batch: 'Brickfield Lane, warm evening',
-    species: 'tetramorium-immigrans',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 74,
-    found: 'walking',
-    where: 'Brickfield Lane, paving by the pump',
-    laysAfter: 6,
-    slow: 0.98,
-    eggs: 12,
-    feedEvery: 6,
-    looks: { first: 9, every: 10 },
-    notes: [[70, 'First nanitics, still pale. Left them in peace.']],
-  },
-  {
-    label: 'T2',
-    batch: 'Brickfield Lane, warm evening',
-    species: 'tetramorium-immigrans',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 58,
-    found: 'walking',
-    where: 'Brickfield Lane, paving by the pump',
-    laysAfter: 9,
-    slow: 1.1,
-    eggs: 10,
-    looks: { first: 10, every: 14 },
-  },
-  {
-    label: 'T3',
-    batch: 'Brickfield Lane, warm evening',
-    species: 'tetramorium-immigrans',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 58,
-    found: 'digging',
-    where: 'Brickfield Lane, edge of the lawn',
-    laysAfter: 8,
-    slow: 1,
-    eggs: 9,
-    looks: { first: 5, every: 3 },
-    eatenOn: 34,
-    notes: [[35, 'All eggs and larvae gone. I looked far too often. Drawer stays shut now.']],
-  },
-  {
-    label: 'V1',
-    batch: 'Thistle Quarry',
-    species: 'camponotus-vagus',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 66,
-    found: 'under-stone',
-    where: 'Thistle Quarry, dead pine',
-    laysAfter: 9,
-    slow: 1.05,
-    eggs: 7,
-    tube: 'large',
-    looks: { first: 12, every: 16 },
-    school: 'three-to-four-weeks',
-  },
-  {
-    label: 'V2',
-    batch: 'Thistle Quarry',
-    species: 'camponotus-vagus',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 104,
-    found: 'walking',
-    where: 'Thistle Quarry, gravel path',
-    laysAfter: 8,
-    slow: 1,
-    slowLarvae: 6,
-    eggs: 6,
-    tube: 'large',
-    looks: { first: 10, every: 13 },
-    notes: [[62, 'Larvae for weeks, but still no cocoon.']],
-  },
-  {
-    label: 'M1',
-    batch: 'Swap with a friend',
-    species: 'manica-rubida',
-    place: 'pantry',
-    tempC: 21,
-    takenIn: 46,
-    found: 'swapped',
-    where: 'Linnet Hollow',
-    laysAfter: 12,
-    slow: 1.05,
-    eggs: 6,
-    tube: 'large',
-    waterLineMm: 70,
-    looks: { first: 8, every: 9 },
-    feedEvery: 3,
-    notes: [[2, 'Divider in, feeding room at the mouth. Gloves on: she stings.']],
-  },
-  {
-    label: 'S1',
-    batch: 'Millrace Meadow',
-    species: 'messor-structor',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 20,
-    found: 'walking',
-    where: 'Millrace Meadow, dry bank',
-    laysAfter: 7,
-    slow: 1,
-    eggs: 11,
-    looks: { first: 9, every: 8 },
-  },
-  {
-    label: 'S2',
-    batch: 'Bought, small colony',
-    species: 'messor-structor',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 40,
-    found: 'bought',
-    where: 'from a breeder',
-    laysAfter: 1,
-    slow: 1,
-    eggs: 8,
-    workersAtIntake: 6,
-    looks: { first: 10, every: 10 },
-    feedEvery: 8,
-    waterLineMm: 62,
-  },
-  {
-    label: 'C1',
-    batch: 'Cork wood',
-    species: 'crematogaster-scutellaris',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 47,
-    found: 'walking',
-    where: 'Cork wood above Salter’s Bay',
-    laysAfter: 10,
-    slow: 1.04,
-    eggs: 9,
-    looks: { first: 8, every: 12 },
-  },
-  {
-    label: 'C2',
-    batch: 'Cork wood',
-    species: 'crematogaster-scutellaris',
-    place: 'cupboard',
-    tempC: 26,
-    takenIn: 34,
-    found: 'in-water',
-    where: 'Cork wood above Salter’s Bay, trough',
-    laysAfter: 9,
-    slow: 1.02,
-    eggs: 8,
-    looks: { first: 10, every: 12 },
-    waterLineMm: 30,
-    mould: 'far-plug',
-  },
-  {
-    label: 'N1',
-    batch: 'Hazel copse',
-    species: 'temnothorax-nylanderi',
-    place: 'winter',
-    tempC: 7,
-    takenIn: 38,
-    found: 'walking',
-    where: 'Hazel copse, Linnet Hollow',
-    laysAfter: 400,
-    slow: 1,
-    eggs: 4,
-    tube: 'small',
-    looks: { first: 10, every: 60 },
-    school: 'hands-off',
-    notes: [[3, 'Caught late. She winters first; no eggs expected before spring.']],
-  },
-  {
-    label: 'P1',
-    batch: 'First warm days',
-    species: 'prenolepis-imparis',
-    place: 'pantry',
-    tempC: 21,
-    takenIn: 17,
-    found: 'walking',
-    where: 'Orchard wall, Millrace Meadow',
-    laysAfter: 40,
-    slow: 1,
-    eggs: 9,
-    looks: { first: 10, every: 30 },
-    restDays: 24,
-  },
-  {
-    label: 'A1',
-    batch: 'Oak slope',
-    species: 'aphaenogaster-subterranea',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 118,
-    found: 'under-stone',
-    where: 'Oak slope, Thistle Quarry',
-    laysAfter: 11,
-    slow: 1,
-    eggs: 6,
-    looks: { first: 12, every: 14 },
-    died: 61,
-  },
-  {
-    label: 'A2',
-    batch: 'Oak slope',
-    species: 'aphaenogaster-subterranea',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 118,
-    found: 'under-stone',
-    where: 'Oak slope, Thistle Quarry',
-    laysAfter: 12,
-    slow: 1.08,
-    eggs: 7,
-    looks: { first: 12, every: 15 },
-    feedEvery: 9,
-  },
-  {
-    label: 'X1',
-    batch: 'No name yet',
-    species: 'unknown-temperate',
-    place: 'drawer',
-    tempC: 24,
-    takenIn: 5,
-    found: 'walking',
-    where: 'Doorstep, Brickfield Lane',
-    sure: 'guess',
-    laysAfter: 9,
-    slow: 1,
-    eggs: 8,
-    looks: { first: 30, every: 30 },
-  },
-];
-
-function demoPlaces(now: Instant): Record<'drawer' | 'cupboard' | 'pantry' | 'winter', Place> {
-  const place = (name: string, tempC: number, roomRelHumidity: number): Place => ({
+function demoPlaces(now: Instant): Record<DemoPlace, Place> {
+  const place = (name: string, tempC: number, roomRelHumidity: number, spot: Spot): Place => ({
     id: v7(),
     name,
     tempC,
     roomRelHumidity,
     winter: null,
+    spot,
   });
+  const dark = { light: 'dark', vibration: 'none', airConditioning: 'none' } as const;
   return {
-    drawer: place('Drawer under the window seat', 24, 0.5),
-    cupboard: place('Warm cupboard', 26, 0.4),
-    pantry: place('Pantry shelf', 21, 0.55),
-    winter: { ...place('Winter box', 7, 0.7), winter: { until: addDays(now, 96), thenTempC: 22 } },
+    drawer: place('Drawer under the window seat', 24, 0.5, { ...dark, dayLowC: 23, dayHighC: 25 }),
+    cupboard: place('Warm cupboard', 26, 0.4, {
+      ...dark,
+      dayLowC: 25,
+      dayHighC: 27.5,
+      heat: { source: 'mat', distanceMm: 80, end: 'open', thermostat: true },
+    }),
+    pantry: place('Pantry shelf', 21, 0.55, {
+      light: 'dim',
+      vibration: 'some',
+      airConditioning: 'none',
+      dayLowC: 19,
+      dayHighC: 23,
+    }),
+    winter: {
+      ...place('Winter box', 7, 0.7, { ...dark, dayLowC: 5, dayHighC: 8 }),
+      winter: { until: addDays(now, 96), thenTempC: 22 },
+    },
   };
 }
 
@@ -310,11 +65,18 @@ export function demoFacts(today: Date): Fact[] {
   const places = demoPlaces(now);
   const random = uniformStream(17);
   const facts: Fact[] = Object.values(places).map((value) => ({ fact: 'place', value }));
-  for (const q of QUEENS) facts.push(...queenFacts(q, places[q.place], now, random));
+  for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random));
+  facts.push(...demoStock(now));
   return facts;
 }
 
-function queenFacts(q: DemoQueen, place: Place, now: Instant, random: () => number): Fact[] {
+function queenFacts(
+  q: DemoQueen,
+  places: Record<DemoPlace, Place>,
+  now: Instant,
+  random: () => number,
+): Fact[] {
+  const place = places[q.place];
   const settled = evening(addDays(now, -q.takenIn), 0);
   const tube: TubeHome = {
     ...TUBES[q.tube ?? 'middling'],
@@ -337,7 +99,7 @@ function queenFacts(q: DemoQueen, place: Place, now: Instant, random: () => numb
     intake(q, settled),
     ...looks(q, tube, place, settled, random),
     ...feeds(q, settled),
-    ...others(q, settled),
+    ...others(q, settled, places),
   ].filter((b) => b.at <= now);
   const entries = bodies.map((b): Fact => {
     const value = { ...b, id: v7({ msecs: Date.parse(b.at) }), queenId: queen.id, loggedAt: b.at } as Entry;
@@ -358,8 +120,16 @@ function intake(q: DemoQueen, at: Instant): EntryBody {
     found: q.found,
     where: q.where,
     wings: q.found === 'bought' || q.found === 'swapped' ? 'unknown' : 'dealate',
-    species: { profileId: q.species, sure: q.sure ?? 'likely' },
+    species: {
+      profileId: q.species,
+      sure: q.sure ?? 'likely',
+      ...(q.others ? { others: q.others } : {}),
+    },
     ...(q.workersAtIntake ? { workers: { low: q.workersAtIntake, high: q.workersAtIntake + 2 } } : {}),
+    ...q.intake,
+    ...(q.quarantineDays
+      ? { inspection: { findings: ['mites' as const], quarantineUntil: addDays(at, q.quarantineDays) } }
+      : {}),
   };
 }
 
@@ -422,12 +192,20 @@ function daysToWorkers(q: DemoQueen): number {
   return day;
 }
 
-function others(q: DemoQueen, settled: Instant): EntryBody[] {
+function others(q: DemoQueen, settled: Instant, places: Record<DemoPlace, Place>): EntryBody[] {
   const bodies: EntryBody[] = (q.notes ?? []).map(([day, text]) => ({
     kind: 'note',
     at: evening(settled, day),
     text,
   }));
+  if (q.moved) {
+    const [day, to] = q.moved;
+    bodies.push({ kind: 'move', at: evening(settled, day), placeId: places[to].id });
+  }
+  if (q.signs) {
+    const [day, sign] = q.signs;
+    bodies.push({ kind: 'sign', at: evening(settled, day), ...sign });
+  }
   if (q.restDays) {
     bodies.push({
       kind: 'rest',

@@ -3,6 +3,7 @@ import {
   msOf,
   type Instant,
   type Queen,
+  type QueenFacts,
   type QueenView,
   type ShelfRow,
 } from '@gentle-burrow/core';
@@ -23,6 +24,8 @@ export class Views {
   private readonly whole = new Map<string, { view: QueenView; queen: Queen; holdsUntil: number }>();
   /** Counts the writes about each queen, so that an answer begun before a write is not kept after it. */
   private readonly turns = new Map<string, number>();
+  /** Places each queen has stood in, as last read. */
+  private readonly stood = new Map<string, Set<string>>();
   private epoch = 0;
   private writes = 0;
   private shelfUnderWay: Promise<string> | null = null;
@@ -45,7 +48,9 @@ export class Views {
         this.whole.clear();
       } else if (f.fact === 'entry') this.forgetQueen(f.value.queenId);
       else if (f.fact === 'queen') this.forgetQueen(f.value.id);
-      else this.forgetSharing(f.fact === 'place' ? 'placeId' : 'homeId', f.value.id);
+      else if (f.fact === 'home') this.forgetSharing('homeId', f.value.id);
+      // carried from place to place, a queen rests on more than the one she was first put in
+      else if (f.fact === 'place') this.forgetPlace(f.value.id);
     }
   }
 
@@ -55,10 +60,18 @@ export class Views {
     this.whole.delete(id);
   }
 
-  /** A place, and in time a home, is shared by any number of queens. */
-  private forgetSharing(key: 'placeId' | 'homeId', value: string): void {
+  private forgetPlace(id: string): void {
+    for (const [queenId, places] of this.stood) if (places.has(id)) this.forgetQueen(queenId);
+  }
+
+  /** A home is in time shared by several queens. */
+  private forgetSharing(key: 'homeId', value: string): void {
     for (const { row } of this.rows.values()) if (row.queen[key] === value) this.forgetQueen(row.queen.id);
     for (const [id, { queen }] of this.whole) if (queen[key] === value) this.forgetQueen(id);
+  }
+
+  private remember({ queen, places }: QueenFacts): void {
+    this.stood.set(queen.id, new Set(places.map((p) => p.id)));
   }
 
   private stamp(id: string): string {
@@ -70,6 +83,7 @@ export class Views {
     const stamp = this.stamp(id);
     const [facts] = await this.store.queenFacts([id]);
     if (!facts) return null;
+    this.remember(facts);
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now)) return { facts, view: kept.view };
     const [done] = (await this.projector.run({
@@ -116,6 +130,7 @@ export class Views {
       for (let chunk = chunks[next++]; chunk; chunk = chunks[next++]) {
         const stamps = chunk.map((id) => this.stamp(id));
         const facts = await this.store.queenFacts(chunk);
+        facts.forEach((f) => this.remember(f));
         const done = (await this.projector.run({
           facts,
           settings,

@@ -1,15 +1,26 @@
 import { Readable } from 'node:stream';
 import type { FastifyInstance } from 'fastify';
+import type { Entry } from '@gentle-burrow/core';
+import { z } from 'zod';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import type { Fact } from '../db/facts';
 import type { Services } from '../app';
 
 /** The whole log as JSON Lines: one fact a line, in an order in which it can be read back. */
 export async function exportRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
-  app.get(
+  app.withTypeProvider<ZodTypeProvider>().get(
     '/export.jsonl',
-    { schema: { tags: ['export'], summary: 'All facts, one JSON object a line' } },
-    (_, reply) => {
+    {
+      schema: {
+        tags: ['export'],
+        summary: 'All facts, one JSON object a line; where queens were found is withheld unless places=exact',
+        querystring: z.object({ places: z.enum(['withheld', 'exact']).default('withheld') }),
+      },
+    },
+    (request, reply) => {
+      const told = (fact: Fact) => (request.query.places === 'exact' ? fact : withoutPlace(fact));
       async function* lines() {
-        for await (const fact of store.allFacts()) yield `${JSON.stringify(fact)}\n`;
+        for await (const fact of store.allFacts()) yield `${JSON.stringify(told(fact))}\n`;
       }
       const day = now().toISOString().slice(0, 10);
       return reply
@@ -18,4 +29,18 @@ export async function exportRoutes(app: FastifyInstance, { store, now }: Service
         .send(Readable.from(lines()));
     },
   );
+}
+
+/** An intake without where she was found: the keeper decides whether that leaves the house. */
+function withoutPlace(fact: Fact): Fact {
+  if (fact.fact !== 'entry') return fact;
+  const e = fact.value;
+  if (e.kind === 'amendment' && e.replacement?.kind === 'intake')
+    return { fact: 'entry', value: { ...e, replacement: bare(e.replacement) } };
+  return e.kind === 'intake' ? { fact: 'entry', value: bare(e) } : fact;
+}
+
+function bare<T extends Pick<Extract<Entry, { kind: 'intake' }>, 'where' | 'coordinates'>>(intake: T): T {
+  const { where: _where, coordinates: _coordinates, ...rest } = intake;
+  return rest as T;
 }

@@ -33,7 +33,7 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
       },
     },
     async (request, reply) => {
-      const { queen, tube, place, intake } = request.body;
+      const { queen, tube, place, intake, used = [] } = request.body;
       refuseFuture([intake], now());
       const [known] = await store.queenFacts([queen.id]);
       // sent again: the first telling stands, also if she has been renamed since
@@ -43,6 +43,7 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
         { fact: 'home', value: tube },
         { fact: 'queen', value: queen },
         { fact: 'entry', value: intake },
+        ...used.map((value) => ({ fact: 'stock-move' as const, value })),
       ]);
       return reply.code(201).send(queen);
     },
@@ -74,9 +75,6 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
       if (!found) throw new Refusal('no-such-queen');
       const patch = Object.fromEntries(Object.entries(request.body).filter(([, v]) => v !== undefined));
       const queen: Queen = { ...found.queen, ...patch };
-      if (!(await store.places()).some((p) => p.id === queen.placeId)) {
-        throw new Refusal('no-such-place', undefined, 'placeId');
-      }
       await store.write([{ fact: 'queen', value: queen }]);
       return queen;
     },

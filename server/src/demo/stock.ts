@@ -1,0 +1,59 @@
+import { addDays, type Instant, type StockItem, type StockMove } from '@gentle-burrow/core';
+import { v7 } from 'uuid';
+import type { Fact } from '../db/facts';
+
+/** What the demo's keeper has ready. */
+export function demoStock(now: Instant): Fact[] {
+  const tube = (outsideMm: number, boreMm: number, lengthMm: number) => ({
+    outsideMm,
+    boreMm,
+    lengthMm,
+    end: 'round' as const,
+  });
+  const shelf: [Omit<StockItem, 'id'>, [daysAgo: number, delta: number, why: StockMove['why']][]][] = [
+    [
+      { kind: 'finished-tube', name: '16 × 150, filled', tube: tube(16, 14, 150), lowAt: 3 },
+      [
+        [90, 8, 'made'],
+        [74, -1, 'used'],
+        [58, -2, 'used'],
+        [5, -1, 'used'],
+      ],
+    ],
+    [
+      { kind: 'finished-tube', name: '18 × 150, filled', tube: tube(18, 16, 150), lowAt: 2 },
+      [
+        [110, 4, 'made'],
+        [104, -1, 'used'],
+        [66, -1, 'used'],
+        [46, -1, 'used'],
+      ],
+    ],
+    [
+      { kind: 'empty-tube', name: '14 × 130, odd lot', tube: tube(14, 12.2, 130), lowAt: 0 },
+      [[30, 12, 'bought']],
+    ],
+    [{ kind: 'plug', name: 'Dry plugs', tube: null, lowAt: 5 }, [[20, 14, 'made']]],
+    [{ kind: 'barrier', name: 'Talc, small tins', tube: null, lowAt: 0 }, [[100, 1, 'bought']]],
+    [
+      { kind: 'food', name: 'Frozen flies, portions', tube: null, lowAt: 6 },
+      [
+        [60, 40, 'bought'],
+        [9, -31, 'used'],
+      ],
+    ],
+  ];
+  return shelf.flatMap(([item, moves]) => {
+    const id = v7({ msecs: Date.parse(addDays(now, -120)) });
+    return [
+      { fact: 'stock-item', value: { ...item, id } },
+      ...moves.map(([ago, delta, why]): Fact => {
+        const at = addDays(now, -ago);
+        return {
+          fact: 'stock-move',
+          value: { id: v7({ msecs: Date.parse(at) }), itemId: id, at, delta, why, queenId: null },
+        };
+      }),
+    ];
+  });
+}

@@ -1,0 +1,82 @@
+import type { LabelSheet } from '@gentle-burrow/core';
+import QRCode from 'qrcode';
+import type { Faces } from './fonts';
+
+/** What one label says. */
+export interface LabelText {
+  letter: string;
+  species: string;
+  /** Day she was taken in, as it is to be read. */
+  day: string;
+  batch: string;
+  /** What the code opens. */
+  address: string;
+}
+
+/** One mark on a label, mm from its upper left corner; text stands on its baseline. */
+export type Mark =
+  | { kind: 'text'; xMm: number; yMm: number; sizeMm: number; face: keyof Faces; text: string }
+  | { kind: 'dark'; xMm: number; yMm: number; widthMm: number; heightMm: number };
+
+const MARGIN_MM = 1.6;
+const LEAST_TEXT_MM = 1.6;
+
+/**
+ * Lays a label out: the code in a square at the left with its quiet zone, beside it letter, species, day and batch, each
+ * as large as it fits. A code of error correction M bears a quarter of its squares scratched off.
+ */
+export function designLabel(sheet: LabelSheet, says: LabelText, faces: Faces): Mark[] {
+  const { widthMm, heightMm } = sheet.label;
+  const sideMm = Math.min(heightMm - 2 * MARGIN_MM, widthMm * 0.42);
+  const topMm = (heightMm - sideMm) / 2;
+  const leftMm = MARGIN_MM + sideMm + 2;
+  // the end of a strip lies over its own beginning
+  const roomMm = widthMm - leftMm - (sheet.kind === 'strip' ? 8 : MARGIN_MM);
+  const lines = [
+    { text: says.letter, share: 0.36, face: 'bold' },
+    { text: says.species, share: 0.22, face: 'regular' },
+    { text: says.day, share: 0.21, face: 'regular' },
+    { text: says.batch, share: 0.17, face: 'regular' },
+  ] as const;
+  const marks: Mark[] = codeMarks(says.address, MARGIN_MM, topMm, sideMm);
+  let yMm = topMm;
+  for (const { text, share, face } of lines) {
+    if (text === '') continue;
+    const most = sideMm * share;
+    yMm += most;
+    const { sizeMm, shown } = fitted(text, most * 0.95, roomMm, faces[face].width);
+    marks.push({ kind: 'text', xMm: leftMm, yMm: yMm - most * 0.15, sizeMm, face, text: shown });
+  }
+  return marks;
+}
+
+/** As large as fits the room; below the least readable size the end is cut off, and that shows. */
+function fitted(text: string, mostMm: number, roomMm: number, width: (t: string) => number) {
+  const sizeMm = Math.min(mostMm, roomMm / width(text));
+  if (sizeMm >= LEAST_TEXT_MM) return { sizeMm, shown: text };
+  let shown = text;
+  while (shown.length > 1 && width(`${shown}…`) * LEAST_TEXT_MM > roomMm) shown = shown.slice(0, -1);
+  return { sizeMm: LEAST_TEXT_MM, shown: `${shown.trimEnd()}…` };
+}
+
+/** The code's dark squares, neighbours in a row as one. */
+function codeMarks(address: string, xMm: number, yMm: number, sideMm: number): Mark[] {
+  const { size, data } = QRCode.create(address, { errorCorrectionLevel: 'M' }).modules;
+  const mm = sideMm / size;
+  const marks: Mark[] = [];
+  for (let row = 0; row < size; row++) {
+    for (let column = 0; column < size; column++) {
+      if (!data[row * size + column]) continue;
+      const from = column;
+      while (column + 1 < size && data[row * size + column + 1]) column++;
+      marks.push({
+        kind: 'dark',
+        xMm: xMm + from * mm,
+        yMm: yMm + row * mm,
+        widthMm: (column + 1 - from) * mm,
+        heightMm: mm,
+      });
+    }
+  }
+  return marks;
+}

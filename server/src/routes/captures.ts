@@ -1,0 +1,31 @@
+import { captureRecords, DARWIN_CORE_TERMS, PLACE_CHOICES, speciesProfile } from '@gentle-burrow/core';
+import { stringify } from 'csv-stringify/sync';
+import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Services } from '../app';
+
+/** The captures as Darwin Core occurrences, CSV after RFC 4180. Places are withheld unless they are asked for. */
+export async function capturesRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
+  app.withTypeProvider<ZodTypeProvider>().get(
+    '/captures.csv',
+    {
+      schema: {
+        tags: ['export'],
+        summary: 'Captures as Darwin Core occurrences',
+        querystring: z.object({ places: z.enum(PLACE_CHOICES).default('withheld') }),
+      },
+    },
+    async (request, reply) => {
+      const facts = await store.queenFacts((await store.queens()).map((q) => q.id));
+      const records = captureRecords(facts, speciesProfile, request.query.places);
+      const day = now().toISOString().slice(0, 10);
+      return reply
+        .type('text/csv; charset=utf-8')
+        .header('content-disposition', `attachment; filename="captures-${day}.csv"`)
+        .send(
+          stringify(records, { header: true, columns: [...DARWIN_CORE_TERMS], record_delimiter: '\r\n' }),
+        );
+    },
+  );
+}

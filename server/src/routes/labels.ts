@@ -1,0 +1,103 @@
+import { errorSchema } from '@gentle-burrow/contract';
+import {
+  idSchema,
+  LABEL_SHEETS,
+  ledger,
+  lookAddress,
+  speciesProfile,
+  type QueenFacts,
+} from '@gentle-burrow/core';
+import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Services } from '../app';
+import { Refusal } from '../errors';
+import type { LabelText } from '../labels/design';
+import { labelFaces } from '../labels/fonts';
+import { labelsPdf } from '../labels/pdf';
+import { labelsSvg } from '../labels/svg';
+
+const MOST = 500;
+
+const asked = z.object({
+  queens: z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(
+      z
+        .array(idSchema)
+        .min(1, 'No queen is chosen. Choose at least one.')
+        .max(MOST, `More than ${MOST} labels at once. Print them in parts.`),
+    ),
+  sheet: z.enum(LABEL_SHEETS.map((s) => s.id)),
+  /** Labels of the first sheet that are used already. */
+  skip: z.coerce.number().int().min(0).max(200).default(0),
+  /** The address at which the application is reached from the telephone that scans. */
+  origin: z
+    .url({ protocol: /^https?$/, error: 'The address must begin with http:// or https://.' })
+    .max(120, 'The address is too long for a small code.'),
+});
+
+/** Labels with letter, species, day and a code that opens the queen's look, as PDF and as SVG. */
+export async function labelsRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
+  const api = app.withTypeProvider<ZodTypeProvider>();
+  const tags = ['labels'];
+  const sheetOf = (id: string) => LABEL_SHEETS.find((s) => s.id === id) as (typeof LABEL_SHEETS)[number];
+
+  async function texts(ids: string[], origin: string): Promise<LabelText[]> {
+    const facts = await store.queenFacts(ids);
+    if (facts.length < new Set(ids).size) throw new Refusal('no-such-queen', undefined, 'queens');
+    return facts.map((f) => labelOf(f, origin, now().toISOString()));
+  }
+
+  api.get(
+    '/labels.pdf',
+    {
+      schema: {
+        tags,
+        summary: 'Labels as PDF, in real size',
+        querystring: asked,
+        response: { 404: errorSchema },
+      },
+    },
+    async (request, reply) => {
+      const { queens, sheet, skip, origin } = request.query;
+      const bytes = await labelsPdf(sheetOf(sheet), await texts(queens, origin), skip, labelFaces());
+      return reply
+        .type('application/pdf')
+        .header('content-disposition', 'inline; filename="labels.pdf"')
+        .send(Buffer.from(bytes) as never);
+    },
+  );
+  api.get(
+    '/labels.svg',
+    {
+      schema: {
+        tags,
+        summary: 'One sheet of labels as SVG, in real size',
+        querystring: asked.extend({ page: z.coerce.number().int().min(0).max(50).default(0) }),
+        response: { 404: errorSchema },
+      },
+    },
+    async (request, reply) => {
+      const { queens, sheet, skip, origin, page } = request.query;
+      const svg = labelsSvg(sheetOf(sheet), await texts(queens, origin), skip, page, labelFaces());
+      return reply.type('image/svg+xml; charset=utf-8').send(svg as never);
+    },
+  );
+}
+
+function labelOf({ queen, entries }: QueenFacts, origin: string, now: string): LabelText {
+  const known = ledger(
+    entries.filter((e) => e.kind === 'intake' || e.kind === 'identify' || e.kind === 'amendment'),
+    now,
+  )[queen.id];
+  const species = known?.species ? speciesProfile(known.species.profileId) : null;
+  return {
+    letter: queen.label,
+    species: species?.name ?? 'Unknown',
+    day: (known?.intake?.at ?? queen.createdAt).slice(0, 10),
+    batch: queen.batch,
+    address: lookAddress(origin, queen.id),
+  };
+}

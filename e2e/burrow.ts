@@ -176,6 +176,12 @@ export async function countBrood(page: Page, counts: Counts): Promise<void> {
   }
 }
 
+/** On to the next step of taking a queen in. */
+export async function nextTo(page: Page, question: string): Promise<void> {
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('heading', { name: question })).toBeVisible();
+}
+
 /** Opens "log a look", fills it and keeps it. */
 export async function logLook(
   page: Page,

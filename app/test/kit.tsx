@@ -1,4 +1,4 @@
-import type { QueenDetail } from '@gentle-burrow/contract';
+import type { QueenDetail, Stock } from '@gentle-burrow/contract';
 import {
   byUrgency,
   DEFAULT_SETTINGS,
@@ -24,6 +24,7 @@ jest.setTimeout(30_000);
 export class PretendServer {
   readonly sent: { method: string; path: string; body: unknown }[] = [];
   down = false;
+  stock: Stock['levels'] = [];
 
   constructor(readonly queens: QueenFacts[]) {
     globalThis.fetch = jest.fn((url: string, init?: { method?: string; body?: string }) =>
@@ -52,6 +53,7 @@ export class PretendServer {
     if (path === '/species') return { species: SPECIES };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/settings') return DEFAULT_SETTINGS;
+    if (path === '/stock') return { levels: this.stock, plan: null };
     const facts = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!facts) return null;
     const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 300 });
@@ -101,7 +103,7 @@ export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = 
   const entries = [intake, ...bodies].map(
     (b) => ({ ...b, id: v7(), queenId: queen.id, loggedAt: b.at }) as Entry,
   );
-  return { queen, tube, place, entries };
+  return { queen, tube, place, places: [place], entries };
 }
 
 /** Shows an element as the application would, with nothing fetched yet. */

@@ -44,12 +44,17 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await press('Enter');
   await expect(page.getByRole('radio', { name: 'Caught walking' })).toHaveAttribute('aria-checked', 'true');
   await typeDay('Day she came into her tube', 40);
-  await tabTo(/^Next$/);
-  await press('Enter');
+  const next = async (question: string) => {
+    await tabTo(/^Next$/);
+    await press('Enter');
+    await expect(page.getByRole('heading', { name: question })).toBeVisible();
+  };
+  await next('Is she healthy?');
+  await next('What is she?');
   await tabTo(/^Tetramorium immigrans/);
   await press('Enter');
-  await tabTo(/^Next$/);
-  await press('Enter');
+  await next('Which tube, and how full?');
+  await next('Where does she stand?');
   await tabTo(/^Name of the place/);
   await page.keyboard.type('Drawer');
   await tabTo(/^Take her in$/);

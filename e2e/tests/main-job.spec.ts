@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countBrood, dayAgo, expect, logLook, test } from '../burrow';
+import { countBrood, dayAgo, expect, logLook, nextTo, test } from '../burrow';
 
 interface Detail {
   queen: { id: string };
@@ -19,12 +19,15 @@ async function takeIn(page: Page, ago: number): Promise<void> {
   await page.getByRole('radio', { name: 'Caught walking' }).click();
   await page.getByLabel('Day she came into her tube').fill(dayAgo(ago));
   await page.getByRole('textbox', { name: 'Where found' }).fill('Brickfield Lane');
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Is she healthy?');
+  await page.getByRole('radio', { name: 'Nothing found' }).click();
+  await nextTo(page, 'What is she?');
   await page.getByRole('radio', { name: /Tetramorium immigrans/ }).click();
   await page.getByRole('radio', { name: 'Certain' }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Which tube, and how full?');
   await page.getByRole('radio', { name: /18 × 150/ }).click();
-  await expect(page.getByText(/ml of water/)).toBeVisible();
+  await expect(page.getByText(/ml of water/).first()).toBeVisible();
+  await nextTo(page, 'Where does she stand?');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Drawer');
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: 'How is A doing?' })).toBeVisible();
@@ -133,9 +136,10 @@ test('what is wrong is said with the way to mend it, and nothing typed is lost',
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Where found' })).toHaveValue('from a breeder in Tarn Mere');
   await expect(page.getByText('Workers: 6')).toBeVisible();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Is she healthy?');
+  await nextTo(page, 'What is she?');
   await page.getByRole('radio', { name: /Messor structor/ }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Which tube, and how full?');
   await page.getByRole('textbox', { name: 'Water line, mm' }).fill('160');
   await expect(
     page.getByText(/The water line \(160 mm\) lies beyond the tube \(150 mm\)/).first(),
@@ -143,6 +147,7 @@ test('what is wrong is said with the way to mend it, and nothing typed is lost',
   await page.getByRole('textbox', { name: 'Water line, mm' }).fill('8o');
   await expect(page.getByText('"8o" is not a number').first()).toBeVisible();
   await page.getByRole('textbox', { name: 'Water line, mm' }).fill('80');
+  await nextTo(page, 'Where does she stand?');
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Give the place a name');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Cupboard');

@@ -1,4 +1,4 @@
-import { countBrood, expect, test } from '../burrow';
+import { countBrood, expect, nextTo, test } from '../burrow';
 
 interface Log {
   entries: { kind: string; id: string }[];
@@ -44,9 +44,11 @@ test('a queen can be taken in without a connection', async ({ page, burrow }) =>
   await page.goto(burrow.url);
   await page.getByRole('button', { name: 'Take in a queen' }).first().click();
   await page.getByRole('radio', { name: 'Caught digging' }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Is she healthy?');
+  await nextTo(page, 'What is she?');
   await page.getByRole('radio', { name: /Unknown, temperate/ }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await nextTo(page, 'Which tube, and how full?');
+  await nextTo(page, 'Where does she stand?');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Shoe box');
   await burrow.stop('SIGKILL');
   await page.getByRole('button', { name: 'Take her in' }).click();

@@ -16,6 +16,12 @@ for (const appearance of APPEARANCES) {
       [`/queens/${a1}`, /How is A1/],
       [`/queens/${v2}/look`, /What do you see/],
       ['/queens/new', /How did she come/],
+      ['/workbench', /What do you want to get ready/],
+      ['/bench', /How shall her tube be filled/],
+      ['/stock', /What is ready/],
+      ['/places', /Where do the tubes stand/],
+      ['/labels', /Which labels/],
+      ['/scan', /Which queen is it/],
       ['/settings', /How do you keep/],
       ['/no-such-page', /no such page/],
     ];

@@ -58,7 +58,11 @@ export async function call<T>(path: string, init?: { method: string; body: unkno
   try {
     response = await fetch(`/api${path}`, {
       ...(init
-        ? { method: init.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }
+        ? {
+            method: init.method,
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify(init.body),
+          }
         : {}),
     });
   } catch {

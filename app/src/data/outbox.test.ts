@@ -60,7 +60,9 @@ test('a refusal is kept with what the server said, and does not hold up the rest
   server = async () => {
     if (!first) return answer(200, {});
     first = false;
-    return answer(422, { error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' } });
+    return answer(422, {
+      error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' },
+    });
   };
   await put(settings('weekly'));
   await put(settings('hands-off'));

@@ -1,5 +1,5 @@
 import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
-import type { Entry, KeeperSettings, Place } from '@gentle-burrow/core';
+import type { Entry, KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core';
 import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
@@ -12,6 +12,8 @@ export type Outgoing =
   | { what: 'queen'; body: NewQueen }
   | { what: 'queen-patch'; queenId: string; patch: QueenPatch }
   | { what: 'place'; place: Place }
+  | { what: 'stock-item'; item: StockItem }
+  | { what: 'stock-move'; move: StockMove }
   | { what: 'settings'; settings: KeeperSettings };
 
 export interface OutboxItem {
@@ -111,6 +113,12 @@ async function send(out: Outgoing): Promise<void> {
       break;
     case 'place':
       await call(`/places/${out.place.id}`, { method: 'PUT', body: out.place });
+      break;
+    case 'stock-item':
+      await call(`/stock/items/${out.item.id}`, { method: 'PUT', body: out.item });
+      break;
+    case 'stock-move':
+      await call('/stock/moves', { method: 'POST', body: out.move });
       break;
     case 'settings':
       await call('/settings', { method: 'PUT', body: out.settings });

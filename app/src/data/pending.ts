@@ -1,4 +1,4 @@
-import type { QueenFacts } from '@gentle-burrow/core';
+import { placeIdNow, type Place, type QueenFacts } from '@gentle-burrow/core';
 import type { OutboxItem, Outgoing } from './outbox';
 
 /** Which queen an outgoing item is about; null for places and settings. */
@@ -21,30 +21,43 @@ export const newQueensIn = (items: readonly OutboxItem[]) =>
 /**
  * A queen's facts as they will be when all that waits has been sent.
  * @param stored what the server knows, or null when it has not heard of her yet
+ * @param known places that she may be carried to
  * @returns null when neither the server nor the outbox knows her
  */
 export function withPending(
   queenId: string,
   stored: QueenFacts | null,
   items: readonly OutboxItem[],
+  known: readonly Place[] = [],
 ): QueenFacts | null {
   let facts = stored;
   for (const { out } of items) {
     if (out.what === 'queen' && out.body.queen.id === queenId && facts === null) {
-      facts = { queen: out.body.queen, tube: out.body.tube, place: out.body.place, entries: [out.body.intake] };
+      const { queen, tube, place, intake } = out.body;
+      facts = { queen, tube, place, places: [place], entries: [intake] };
     } else if (facts === null) {
       continue;
     } else if (out.what === 'entry' && out.entry.queenId === queenId) {
       const entry = out.entry;
       const entries = facts.entries.filter((e) => e.id !== entry.id);
-      facts = { ...facts, entries: [...entries, entry] };
+      facts = standing({ ...facts, entries: [...entries, entry] }, known);
     } else if (out.what === 'queen-patch' && out.queenId === queenId) {
       facts = { ...facts, queen: { ...facts.queen, ...definedOnly(out.patch) } };
-    } else if (out.what === 'place' && out.place.id === facts.place.id) {
-      facts = { ...facts, place: out.place };
+    } else if (out.what === 'place' && facts.places.some((p) => p.id === out.place.id)) {
+      const places = facts.places.map((p) => (p.id === out.place.id ? out.place : p));
+      facts = { ...facts, places, place: out.place.id === facts.place.id ? out.place : facts.place };
     }
   }
   return facts;
+}
+
+/** Where she stands after a move that has not been sent, with that place among hers. */
+function standing(facts: QueenFacts, known: readonly Place[]): QueenFacts {
+  const id = placeIdNow(facts.queen, facts.entries);
+  if (id === facts.place.id) return facts;
+  const place = [...facts.places, ...known].find((p) => p.id === id);
+  if (!place) return facts;
+  return { ...facts, place, places: [...facts.places.filter((p) => p.id !== id), place] };
 }
 
 function definedOnly<T extends object>(patch: T): Partial<{ [K in keyof T]: Exclude<T[K], undefined> }> {

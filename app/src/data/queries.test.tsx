@@ -29,7 +29,9 @@ function Eggs({ id }: { id: string }) {
   const shelf = useShelf();
   const row = shelf.data?.find((r) => r.queen.id === id);
   const eggs = data?.view.ledger.counts.eggs?.range.low ?? '?';
-  return <Text>{`page ${eggs}, shelf ${row?.counts.eggs?.range.low ?? '?'}, ${data?.waiting ? 'waiting' : 'sent'}`}</Text>;
+  return (
+    <Text>{`page ${eggs}, shelf ${row?.counts.eggs?.range.low ?? '?'}, ${data?.waiting ? 'waiting' : 'sent'}`}</Text>
+  );
 }
 
 const says = (text: string) => screen.findByText(text, {}, { timeout: 5000 });
@@ -48,7 +50,12 @@ test('what waits is worked out here, on the page and on the shelf, and stays whe
   const { server, facts } = await start();
   server.down = true;
   await act(async () => {
-    await writeEntry(facts.queen.id, { kind: 'look', at: daysAgo(0), queen: 'seen', eggs: { low: 7, high: 7 } });
+    await writeEntry(facts.queen.id, {
+      kind: 'look',
+      at: daysAgo(0),
+      queen: 'seen',
+      eggs: { low: 7, high: 7 },
+    });
   });
   await says('page 7, shelf 7, waiting');
   server.down = false;

@@ -1,4 +1,4 @@
-import type { QueenDetail, Shelf } from '@gentle-burrow/contract';
+import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
 import {
   byUrgency,
   DEFAULT_SETTINGS,
@@ -10,8 +10,16 @@ import {
   type QueenView,
   type ShelfRow,
   type SpeciesProfile,
+  type StockLevel,
+  type StockMove,
 } from '@gentle-burrow/core';
-import { keepPreviousData, useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { v7 } from 'uuid';
 import { call } from './network';
@@ -25,6 +33,7 @@ const KEYS = {
   species: ['species'],
   places: ['places'],
   settings: ['settings'],
+  stock: ['stock'],
 };
 
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
@@ -35,6 +44,7 @@ export function refetchAfterSending(client: QueryClient): void {
     if (id) keys.push(KEYS.queen(id));
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
+    if (out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen') keys.push(KEYS.stock);
     if (out.what === 'place' || out.what === 'settings') keys.push(['queen']);
     await Promise.allSettled(keys.map((queryKey) => client.invalidateQueries({ queryKey })));
   });
@@ -91,20 +101,29 @@ export interface Shown<T> {
   retry(): void;
 }
 
-const factsOf = (d: QueenDetail): QueenFacts => ({ queen: d.queen, tube: d.tube, place: d.place, entries: d.entries });
-const about = (items: readonly OutboxItem[], id: string, place?: string) =>
-  items.filter((i) => queenIdOf(i.out) === id || (i.out.what === 'place' && i.out.place.id === place));
+const factsOf = ({ queen, tube, place, places, entries }: QueenDetail): QueenFacts => ({
+  queen,
+  tube,
+  place,
+  places,
+  entries,
+});
+const about = (items: readonly OutboxItem[], id: string, places: readonly Place[] = []) =>
+  items.filter(
+    ({ out }) => queenIdOf(out) === id || (out.what === 'place' && places.some((p) => p.id === out.place.id)),
+  );
 
 /** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
 export function useQueen(id: string): Shown<ShownQueen> {
   const items = useOutbox();
   const settings = useSettings();
+  const places = usePlaces();
   const isNew = newQueensIn(items).includes(id);
   const stored = useQuery({ ...queenQuery(id), enabled: !isNew });
   const { mine, facts } = useMemo(() => {
-    const some = about(items, id, stored.data?.place.id);
-    return { mine: some, facts: withPending(id, stored.data ? factsOf(stored.data) : null, some) };
-  }, [id, stored.data, items]);
+    const some = about(items, id, stored.data?.places);
+    return { mine: some, facts: withPending(id, stored.data ? factsOf(stored.data) : null, some, places) };
+  }, [id, stored.data, items, places]);
   const local = useQuery({
     queryKey: ['local', id, stored.data?.at ?? '', settings, mine.map((m) => m.id)],
     queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
@@ -140,6 +159,7 @@ export function useShelf(): Shown<ShelfRow[]> {
   const items = useOutbox();
   const settings = useSettings();
   const client = useQueryClient();
+  const places = usePlaces();
   const stored = useQuery({
     queryKey: KEYS.shelf,
     queryFn: () => call<Shelf>('/shelf'),
@@ -161,7 +181,7 @@ export function useShelf(): Shown<ShelfRow[]> {
     queries: touched.map((id) => {
       const mine = about(items, id);
       const detail = client.getQueryData<QueenDetail>(KEYS.queen(id));
-      const facts = withPending(id, detail ? factsOf(detail) : null, mine);
+      const facts = withPending(id, detail ? factsOf(detail) : null, mine, places);
       return {
         queryKey: ['local', id, detail?.at ?? '', settings, mine.map((m) => m.id)],
         queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
@@ -171,7 +191,9 @@ export function useShelf(): Shown<ShelfRow[]> {
       };
     }),
   });
-  const changed = new Map(locals.flatMap((l) => (l.data ? [[l.data.row.queen.id, l.data.row] as const] : [])));
+  const changed = new Map(
+    locals.flatMap((l) => (l.data ? [[l.data.row.queen.id, l.data.row] as const] : [])),
+  );
   let data: ShelfRow[] | null = null;
   if (rows || changed.size > 0) {
     const base = (rows ?? []).filter((r) => !changed.has(r.queen.id));
@@ -185,6 +207,36 @@ export function useShelf(): Shown<ShelfRow[]> {
   };
 }
 
+export interface ShownStock {
+  levels: StockLevel[];
+  plan: Stock['plan'];
+  /** Known at all: false while nothing has come yet. */
+  known: boolean;
+}
+
+/** What is kept ready, with what still waits to be sent worked in. */
+export function useStock(): ShownStock {
+  const items = useOutbox();
+  const { data } = useQuery({ queryKey: KEYS.stock, queryFn: () => call<Stock>('/stock') });
+  return useMemo(() => {
+    const levels = new Map((data?.levels ?? []).map((l) => [l.item.id, l]));
+    const moved = (move: StockMove) => {
+      const level = levels.get(move.itemId);
+      if (!level || level.lastMove?.id === move.id) return;
+      const count = level.count + move.delta;
+      levels.set(move.itemId, { ...level, count, low: count <= level.item.lowAt, lastMove: move });
+    };
+    for (const { out } of items) {
+      if (out.what === 'stock-item') {
+        const old = levels.get(out.item.id) ?? { count: 0, lastMove: null };
+        levels.set(out.item.id, { ...old, item: out.item, low: old.count <= out.item.lowAt });
+      } else if (out.what === 'stock-move') moved(out.move);
+      else if (out.what === 'queen') out.body.used?.forEach(moved);
+    }
+    return { levels: [...levels.values()], plan: data?.plan ?? null, known: data !== undefined };
+  }, [data, items]);
+}
+
 /** Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. */
 export async function writeEntry(queenId: string, body: EntryBody): Promise<Entry> {
   const entry = { ...body, id: v7(), queenId, loggedAt: new Date().toISOString() } as Entry;
@@ -193,7 +245,11 @@ export async function writeEntry(queenId: string, body: EntryBody): Promise<Entr
 }
 
 /** Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written. */
-export async function amendEntry(queenId: string, amends: string, replacement: EntryBody | null): Promise<Entry> {
+export async function amendEntry(
+  queenId: string,
+  amends: string,
+  replacement: EntryBody | null,
+): Promise<Entry> {
   const now = new Date().toISOString();
   const entry: Entry = { kind: 'amendment', id: v7(), queenId, at: now, loggedAt: now, amends, replacement };
   await put({ what: 'entry', entry });

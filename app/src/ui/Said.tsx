@@ -1,7 +1,7 @@
 import { daysText, type Phrase } from '@gentle-burrow/core';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { dayText } from './dates';
-import { lengthText, tempText } from './units';
+import { lengthText, tempDiffText, tempText } from './units';
 import { Words, type WordsProps } from './Words';
 
 /** A sentence of the core in the keeper's units and calendar. */
@@ -11,6 +11,7 @@ export function phraseText(phrase: Phrase, units: Pick<Preferences, 'temperature
       if (typeof part === 'string') return part;
       if ('date' in part) return dayText(part.date);
       if ('tempC' in part) return tempText(part.tempC, units.temperature);
+      if ('tempDiffC' in part) return tempDiffText(part.tempDiffC, units.temperature);
       if ('mm' in part) return lengthText(part.mm, units.length);
       if ('days' in part) return daysText(part.days);
       if ('percent' in part) return `${Math.round(part.percent)} %`;

@@ -3,6 +3,12 @@ export const PAGES = {
   queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
   look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
   intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
+  workbench: () => import('@/features/workbench/WorkbenchPage').then((m) => m.WorkbenchPage),
+  bench: () => import('@/features/bench/BenchPage').then((m) => m.BenchPage),
+  stock: () => import('@/features/stock/StockPage').then((m) => m.StockPage),
+  places: () => import('@/features/place/PlacesPage').then((m) => m.PlacesPage),
+  labels: () => import('@/features/labels/LabelsPage').then((m) => m.LabelsPage),
+  scan: () => import('@/features/labels/ScanPage').then((m) => m.ScanPage),
   settings: () => import('@/features/settings/SettingsPage').then((m) => m.SettingsPage),
 };
 

@@ -7,6 +7,11 @@ export function tempText(tempC: number, unit: Preferences['temperature']): strin
   return unit === 'F' ? `${round(tempC * 1.8 + 32, 0)} °F` : `${round(tempC, 1)} °C`;
 }
 
+/** A difference of temperatures has no zero to shift. */
+export function tempDiffText(diffC: number, unit: Preferences['temperature']): string {
+  return unit === 'F' ? `${round(diffC * 1.8, 0)} °F` : `${round(diffC, 1)} °C`;
+}
+
 export function lengthText(mm: number, unit: Preferences['length']): string {
   return unit === 'in' ? `${round(mm / MM_PER_INCH, 2)} in` : `${round(mm, mm < 10 ? 1 : 0)} mm`;
 }

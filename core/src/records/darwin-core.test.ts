@@ -42,13 +42,13 @@ test('a capture with its terms (TDWG Darwin Core)', () => {
     sex: 'female',
     caste: 'queen',
     individualCount: '1',
-    organismName: 'June walk B',
+    organismName: 'B',
   });
 });
 
 test('by default nothing of the place goes out, and the record says so', () => {
   const text = JSON.stringify(records([caught()]));
-  for (const secret of ['Millrace', '48.1', '11.5']) expect(text).not.toContain(secret);
+  for (const secret of ['Millrace', '48.1', '11.5', 'June walk']) expect(text).not.toContain(secret);
   expect(text).toContain('locality and coordinates withheld');
 });
 
@@ -65,6 +65,7 @@ test('rounded: a tenth of a degree, no words, and an uncertainty that holds the 
 
 test('exact only when asked for', () => {
   expect(records([caught()], 'exact')[0]).toMatchObject({
+    organismName: 'June walk B',
     locality: 'Millrace Meadow',
     decimalLatitude: '48.13743',
     coordinateUncertaintyInMeters: '25',

@@ -104,7 +104,8 @@ function recordOf(
     caste: workers > 0 ? 'queen | worker' : 'queen',
     samplingProtocol: FOUND_PROTOCOL[intake.found] ?? 'hand capture',
     organismID: `urn:uuid:${queen.id}`,
-    organismName: [queen.batch, queen.label].filter(Boolean).join(' '),
+    // a batch is often named after the place where it was caught
+    organismName: places === 'exact' ? [queen.batch, queen.label].filter(Boolean).join(' ') : queen.label,
     occurrenceRemarks: [
       intake.wings === 'unknown' ? '' : intake.wings === 'winged' ? 'wings kept' : 'wings shed',
       intake.weather ?? '',

@@ -34,7 +34,7 @@ export const FOUNDING_CELLS: readonly FoundingCell[] = [
     heightMm: 25,
     holderMl: 6,
     usableShare: { value: 0.35, source: prior('two cotton balls, wet but not dripping') },
-    vents: { count: 12, diameterMm: 1, wallMm: 1.5 },
+    vents: { count: 20, diameterMm: 1.5, wallMm: 1.5 },
     bareMm2: 0,
   },
   {

@@ -12,16 +12,39 @@ import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { newQueenOf, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
-import { StepHome } from './StepHome';
+import { LAST_ONE, LikeTheLast } from './LikeTheLast';
+import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';
+import { StepPlace } from './StepPlace';
 import { StepSpecies } from './StepSpecies';
+import { StepTube } from './StepTube';
 import { SAMPLE_TUBE } from './tubes';
 
 const DRAFT = 'new-queen';
-const QUESTIONS = ['How did she come to you?', 'What is she?', 'Where does she live now?'];
+const QUESTIONS = [
+  'How did she come to you?',
+  'Is she healthy?',
+  'What is she?',
+  'Which tube, and how full?',
+  'Where does she stand?',
+];
+const LAST = QUESTIONS.length - 1;
 
 const emptyForm = (): Partial<QueenForm> => ({
   day: dayInput(new Date()),
+  earliest: '',
+  queens: 1,
+  lat: null,
+  lon: null,
+  uncertaintyM: 100,
+  weather: '',
+  findings: null,
+  quarantine: false,
+  welcomeDrop: false,
+  shape: null,
+  others: [],
+  itemId: '',
+  divider: false,
   where: '',
   label: '',
   batch: '',
@@ -48,7 +71,7 @@ interface Draft {
   form: Partial<QueenForm>;
 }
 
-/** Takes a queen in: three short steps, each kept while it is typed. */
+/** Takes a queen in, in the order in which the hands work: five short steps, each kept while it is typed. */
 export function NewQueenPage() {
   const [draft] = useState(() => readDraft<Draft>(DRAFT));
   const [step, setStep] = useState(draft?.step ?? 0);
@@ -78,8 +101,10 @@ export function NewQueenPage() {
     if (await form.trigger(STEP_FIELDS[step])) setStep(step + 1);
   };
   const save = form.handleSubmit(async (checked) => {
-    const body = newQueenOf(checked, places);
+    const { body, sign } = newQueenOf(checked, places);
     await put({ what: 'queen', body });
+    if (sign) await put({ what: 'entry', entry: sign });
+    keepDraft(LAST_ONE, checked);
     clearDraft(DRAFT);
     router.replace(`/queens/${body.queen.id}` as never);
   });
@@ -102,21 +127,33 @@ export function NewQueenPage() {
                 Back a step
               </Button>
             ) : null}
-            <Button mode="contained" style={styles.button} onPress={() => void (step < 2 ? next() : save())}>
-              {step < 2 ? 'Next' : 'Take her in'}
+            <Button
+              mode="contained"
+              style={styles.button}
+              onPress={() => void (step < LAST ? next() : save())}
+            >
+              {step < LAST ? 'Next' : 'Take her in'}
             </Button>
           </View>
         }
       >
         <View style={styles.progress}>
-          <Words kind="small" soft>{`Step ${step + 1} of 3. What you write is kept if you leave.`}</Words>
+          <Words
+            kind="small"
+            soft
+          >{`Step ${step + 1} of ${QUESTIONS.length}. What you write is kept if you leave.`}</Words>
           {draft ? (
             <Button compact mode="text" onPress={startOver}>
               Start over
             </Button>
           ) : null}
         </View>
-        {step === 0 ? <StepOrigin /> : step === 1 ? <StepSpecies /> : <StepHome places={places} />}
+        {step === 0 ? <LikeTheLast places={places} labels={labels} /> : null}
+        {step === 0 ? <StepOrigin /> : null}
+        {step === 1 ? <StepHealth /> : null}
+        {step === 2 ? <StepSpecies /> : null}
+        {step === 3 ? <StepTube places={places} /> : null}
+        {step === 4 ? <StepPlace places={places} /> : null}
       </Screen>
     </FormProvider>
   );

@@ -1,5 +1,6 @@
 import { newQueenSchema } from '@gentle-burrow/contract';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { v7 } from 'uuid';
 import { drop, outboxItems } from '@/data/outbox';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
 import { NewQueenPage } from './NewQueenPage';
@@ -18,16 +19,27 @@ const heading = (name: string) => screen.findByRole('heading', { name });
 const fill = (name: string, value: string) =>
   fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
 
-async function toHome(found: string) {
+async function toSpecies(found: string) {
   await choose(found);
   press('Next');
-  await heading('What is she?');
-  await choose(/Messor structor/);
+  await heading('Is she healthy?');
   press('Next');
-  await heading('Where does she live now?');
+  await heading('What is she?');
 }
 
-test('three short steps become one request that the contract takes', async () => {
+async function toTube(found: string) {
+  await toSpecies(found);
+  await choose(/Messor structor/);
+  press('Next');
+  await heading('Which tube, and how full?');
+}
+
+async function toPlace() {
+  press('Next');
+  await heading('Where does she stand?');
+}
+
+test('five short steps become one request that the contract takes', async () => {
   const server = new PretendServer([madeQueen('A', 30)]);
   show(<NewQueenPage />);
   await waitFor(() =>
@@ -35,10 +47,11 @@ test('three short steps become one request that the contract takes', async () =>
       (screen.getByRole('textbox', { name: 'Letter or name on the tube' }) as HTMLInputElement).value,
     ).toBe('B'),
   );
-  await toHome('Caught digging');
+  await toTube('Caught digging');
   await choose(/18 × 150/);
-  expect(screen.getByText(/^\d+\.\d ml of water · chamber \d+ mm$/)).toBeTruthy();
-  expect(screen.getByText(/^Lasts \d+ to \d+ months here/)).toBeTruthy();
+  // once for the line set by hand, once for each school of fill
+  expect(screen.getAllByText(/^\d+\.\d ml of water, lasts \d+ to \d+ months$/)).toHaveLength(4);
+  await toPlace();
   press('Take her in');
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
   const body = newQueenSchema.parse(server.bodiesOf('/queens')[0]);
@@ -55,9 +68,9 @@ test('a step is not left with something missing, and what was written stays', as
   fill('Where found', 'Brickfield Lane');
   press('Next');
   await screen.findByText(/Say how she came to you/);
-  await toHome('Caught walking');
+  await toSpecies('Caught walking');
   press('Back a step');
-  await heading('What is she?');
+  await heading('Is she healthy?');
   press('Back a step');
   await heading('How did she come to you?');
   expect((screen.getByRole('textbox', { name: 'Where found' }) as HTMLInputElement).value).toBe(
@@ -68,11 +81,12 @@ test('a step is not left with something missing, and what was written stays', as
 test('leaving halfway loses nothing; starting over does', async () => {
   new PretendServer([]);
   const first = show(<NewQueenPage />);
-  await toHome('Caught walking');
+  await toTube('Caught walking');
+  await toPlace();
   fill('Name of the place', 'Shoe box');
   first.unmount();
   show(<NewQueenPage />);
-  await heading('Where does she live now?');
+  await heading('Where does she stand?');
   expect((screen.getByRole('textbox', { name: 'Name of the place' }) as HTMLInputElement).value).toBe(
     'Shoe box',
   );
@@ -83,21 +97,94 @@ test('leaving halfway loses nothing; starting over does', async () => {
 test('a tube that cannot be is said so at its field, and the drawing stays', async () => {
   new PretendServer([]);
   show(<NewQueenPage />);
-  await toHome('Caught walking');
+  await toTube('Caught walking');
   fill('Water line, mm', '140');
   expect((await screen.findAllByText(/leave no chamber/)).length).toBeGreaterThan(0);
-  expect(screen.getByRole('img', { name: /Tube 16 by 150 mm/ })).toBeTruthy();
+  expect(screen.getAllByRole('img', { name: /Tube 16 by 150 mm/ }).length).toBeGreaterThan(0);
   fill('Water line, mm', '70');
-  expect(screen.getByText(/chamber 50 mm/)).toBeTruthy();
+  expect(screen.getAllByText(/^chamber 50 mm/)).toHaveLength(1);
 });
 
 test('the law is named as a question to the authorities, and stings where they threaten', async () => {
   new PretendServer([]);
   show(<NewQueenPage />);
   expect(screen.getByText(/Ask your local authorities/)).toBeTruthy();
-  await choose('Caught walking');
-  press('Next');
+  await toSpecies('Caught walking');
   await choose(/Manica rubida/);
   expect(screen.getByText(/must eat while raising her first brood/)).toBeTruthy();
   expect(screen.getByText(/severe allergic reactions/)).toBeTruthy();
+});
+
+test('shares of two species are weighed into one belief, and a share too many is said', async () => {
+  new PretendServer([]);
+  show(<NewQueenPage />);
+  await toSpecies('Caught walking');
+  await choose(/Messor structor/);
+  expect(screen.getByRole('img', { name: 'Semi-claustral 1 percent' })).toBeTruthy();
+  press('She may be another species');
+  const [, second] = await screen.findAllByRole('radio', { name: /Manica rubida/ });
+  fireEvent.click(second!);
+  // 0.7 · 0.01 + 0.3 · 0.96, by hand
+  expect(await screen.findByRole('img', { name: 'Semi-claustral 30 percent' })).toBeTruthy();
+  expect(screen.getByText(/leaves 70 % for Messor structor/)).toBeTruthy();
+  fill('Share of Manica rubida, %', '100');
+  press('Next');
+  expect(await screen.findByText(/100 %/)).toBeTruthy();
+});
+
+test('what is found on her says what to do, and parts her from the others', async () => {
+  const server = new PretendServer([]);
+  show(<NewQueenPage />);
+  await choose('Caught walking');
+  press('Next');
+  await heading('Is she healthy?');
+  await choose('Something found');
+  expect(screen.getByText(/Lift single ones off/)).toBeTruthy();
+  expect(screen.getByRole('radio', { name: /Yes. beside the others/ }).getAttribute('aria-checked')).toBe(
+    'true',
+  );
+  press('Next');
+  await heading('What is she?');
+  await choose(/Unknown, temperate/);
+  press('Next');
+  await heading('Which tube, and how full?');
+  await toPlace();
+  fill('Name of the place', 'Box');
+  press('Take her in');
+  await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
+  expect(newQueenSchema.parse(server.bodiesOf('/queens')[0]).intake.inspection).toMatchObject({
+    findings: ['mites'],
+  });
+  // the next one like her: two taps on this page
+  cleanup();
+  show(<NewQueenPage />);
+  fireEvent.click(await screen.findByRole('button', { name: /Another one like the last/ }));
+  fireEvent.click(await screen.findByRole('button', { name: /^Take . in$/ }));
+  await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(2));
+  expect(newQueenSchema.parse(server.bodiesOf('/queens')[1]).intake).not.toHaveProperty('inspection');
+});
+
+test('a tube from the stock is counted down with her', async () => {
+  const server = new PretendServer([madeQueen('A', 30)]);
+  const item = { id: v7(), kind: 'finished-tube' as const, name: 'Mine, 17 × 140', lowAt: 1 };
+  const tube = { outsideMm: 17, boreMm: 15, lengthMm: 140, end: 'round' as const };
+  server.stock = [{ item: { ...item, tube }, count: 3, low: false, lastMove: null }];
+  show(<NewQueenPage />);
+  await toTube('Caught walking');
+  await choose(/Mine, 17 × 140. 3 in stock/);
+  await toPlace();
+  press('Take her in');
+  await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
+  const body = newQueenSchema.parse(server.bodiesOf('/queens')[0]);
+  expect(body.tube).toMatchObject(tube);
+  expect(body.used).toMatchObject([{ itemId: item.id, delta: -1 }]);
+});
+
+test('more than one queen is warned of', async () => {
+  new PretendServer([]);
+  show(<NewQueenPage />);
+  fill('Queens in this tube', '2');
+  expect(await screen.findByText(/they may turn on each other/)).toBeTruthy();
+  press('One queen after all');
+  expect(screen.queryByText(/they may turn on each other/)).toBeNull();
 });

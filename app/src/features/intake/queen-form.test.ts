@@ -1,10 +1,25 @@
+import { v7 } from 'uuid';
 import { newQueenSchema } from '@gentle-burrow/contract';
 import { dayInput } from '@/ui/dates';
 import { newQueenOf, nextLabel, queenFormSchema, type QueenForm } from './queen-form';
+import { sisterOf } from './LikeTheLast';
 
 const GOOD: QueenForm = {
   found: 'bought',
   day: dayInput(new Date()),
+  earliest: '',
+  queens: 1,
+  lat: null,
+  lon: null,
+  uncertaintyM: 100,
+  weather: '',
+  findings: null,
+  quarantine: false,
+  welcomeDrop: false,
+  shape: null,
+  others: [],
+  itemId: '',
+  divider: false,
   where: '',
   label: 'A',
   batch: '',
@@ -32,22 +47,88 @@ const faults = (change: Partial<Record<keyof QueenForm, unknown>>) =>
   );
 
 test('a good form becomes facts that the contract takes', () => {
-  const body = newQueenOf(queenFormSchema.parse(GOOD), []);
+  const { body } = newQueenOf(queenFormSchema.parse(GOOD), []);
   expect(newQueenSchema.safeParse(body).error).toBeUndefined();
   expect(body.intake).toMatchObject({ workers: { low: 6, high: 8 } });
   expect(body.place.name).toBe('Drawer');
 });
 
 test('brood is not kept for a queen caught alone', () => {
-  expect(newQueenOf({ ...GOOD, found: 'walking' }, []).intake).not.toHaveProperty('workers');
+  expect(newQueenOf({ ...GOOD, found: 'walking' }, []).body.intake).not.toHaveProperty('workers');
 });
 
 test('a place that is known is used, not made again', () => {
-  const { place } = newQueenOf(GOOD, []);
-  expect(newQueenOf({ ...GOOD, placeId: place.id }, [place]).place).toBe(place);
+  const { place } = newQueenOf(GOOD, []).body;
+  expect(newQueenOf({ ...GOOD, placeId: place.id }, [place]).body.place).toBe(place);
+});
+
+test('a first evening in full: span of days, private coordinates, findings, shares, shape, stock', () => {
+  const itemId = v7();
+  const form = queenFormSchema.parse({
+    ...GOOD,
+    found: 'under-stone',
+    day: '2026-06-05',
+    earliest: '2026-06-01',
+    lat: 10.5,
+    lon: -3.25,
+    findings: ['mites'],
+    quarantine: true,
+    queens: 2,
+    shape: 'large-gaster',
+    others: [{ profileId: 'manica-rubida', share: 0.3, namedBy: 'a friend' }],
+    itemId,
+  });
+  const { body, sign } = newQueenOf(form, []);
+  expect(newQueenSchema.safeParse(body).error).toBeUndefined();
+  expect(body.intake).toMatchObject({
+    coordinates: { lat: 10.5, lon: -3.25, uncertaintyM: 100 },
+    inspection: { findings: ['mites'] },
+    queens: 2,
+    species: { others: [{ profileId: 'manica-rubida', share: 0.3 }] },
+  });
+  const days = (a: string, b: string) => (Date.parse(b) - Date.parse(a)) / 86_400_000;
+  expect(days(body.intake.earliest!, body.intake.at)).toBe(4);
+  expect(days(body.intake.at, body.intake.inspection!.quarantineUntil!)).toBe(14);
+  expect(body.used).toMatchObject([{ itemId, delta: -1, why: 'used', queenId: body.queen.id }]);
+  expect(sign).toMatchObject({ kind: 'sign', shape: 'large-gaster', queenId: body.queen.id });
+});
+
+test('not looked over is not the same as nothing found', () => {
+  expect(newQueenOf(GOOD, []).body.intake).not.toHaveProperty('inspection');
+  expect(newQueenOf({ ...GOOD, findings: [] }, []).body.intake.inspection).toEqual({ findings: [] });
+});
+
+test('a sister is like the last in everything but what is hers alone', () => {
+  const last = {
+    ...GOOD,
+    label: 'K',
+    where: 'Millrace Meadow',
+    findings: ['mites' as const],
+    shape: 'between' as const,
+    welcomeDrop: true,
+  };
+  const sister = sisterOf(last, ['A', 'K'], []);
+  expect(sister).toMatchObject({
+    label: 'B',
+    where: 'Millrace Meadow',
+    profileId: 'messor-structor',
+    findings: null,
+  });
+  expect(sister).toMatchObject({ shape: null, welcomeDrop: false, day: dayInput(new Date()) });
+  expect(sister.broodWithHer.workers).toBeNull();
 });
 
 test.each([
+  [{ earliest: '2026-12-24', day: '2026-06-05' }, /^earliest: The earliest day lies after/],
+  [{ lat: 10, lon: null }, /^lon: One coordinate is missing/],
+  [{ lat: 95, lon: 3 }, /^lat: The latitude is above 90/],
+  [{ queens: 0 }, /^queens: There is no queen/],
+  [{ others: [{ profileId: 'manica-rubida', share: 1.2 }] }, /^others: .*100 %/],
+  [{ others: [{ profileId: 'messor-structor', share: 0.2 }] }, /^others: One species is named twice/],
+  [
+    { welcomeDrop: true, broodWithHer: { ...GOOD.broodWithHer, eggs: { low: 3, high: 3 } } },
+    /^welcomeDrop: She has brood/,
+  ],
   [{ found: undefined }, /^found: Say how she came/],
   [{ day: '2999-01-01' }, /^day: That day is still to come/],
   [{ label: '  ' }, /^label: Give her a letter/],

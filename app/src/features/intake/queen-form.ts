@@ -1,13 +1,20 @@
 import {
+  coordinatesSchema,
   countSchema,
+  FINDING_ADVICE,
+  FINDINGS,
   FOUND_HOW,
   idSchema,
   placeSchema,
   queenSchema,
+  QUARANTINE_DAYS,
+  SHAPES,
+  speciesBeliefSchema,
   tubeSchema,
   type Count,
   type Entry,
   type Place,
+  type StockMove,
 } from '@gentle-burrow/core';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
@@ -16,7 +23,7 @@ import { dayInput } from '@/ui/dates';
 
 const mm = tubeSchema.shape;
 
-/** What the three steps ask for. Lengths in mm and temperatures in °C, whatever the keeper's units. */
+/** What the five steps ask for. Lengths in mm and temperatures in °C, whatever the keeper's units. */
 export const queenFormSchema = z
   .object({
     found: z.enum(FOUND_HOW, { error: 'Say how she came to you; “not known” is an answer too.' }),
@@ -24,6 +31,31 @@ export const queenFormSchema = z
       .string()
       .regex(/^\d{4}-\d{2}-\d{2}$/, 'The day is not complete. Choose day, month and year.')
       .refine((d) => d <= dayInput(new Date()), 'That day is still to come. Choose today or an earlier day.'),
+    /** Empty when the day is known. */
+    earliest: z.union([
+      z.literal(''),
+      z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'The earliest day is not complete.'),
+    ]),
+    queens: z
+      .number({ error: 'The number of queens is not a number.' })
+      .int('Half a queen founds nothing. Give a whole number.')
+      .min(1, 'There is no queen. Give 1 or more.')
+      .max(30, 'More than 30 queens in one tube? Check the number.'),
+    /** Both or none. */
+    lat: coordinatesSchema.shape.lat.nullable(),
+    lon: coordinatesSchema.shape.lon.nullable(),
+    uncertaintyM: z.number({ error: 'The radius is not a number.' }).min(1).max(100_000),
+    weather: z.string().trim().max(120, 'The weather is too long. Shorten it.'),
+    /** null until she was looked over. */
+    findings: z.array(z.enum(FINDINGS)).nullable(),
+    quarantine: z.boolean(),
+    welcomeDrop: z.boolean(),
+    shape: z.enum(SHAPES).nullable(),
+    /** The other species she may be. */
+    others: z.array(z.object({ profileId: z.string(), share: z.number(), namedBy: z.string().optional() })),
+    /** From the stock: the piece that is used, or empty. */
+    itemId: z.string(),
+    divider: z.boolean(),
     where: z.string().trim().max(200, 'The place is too long. Shorten it.'),
     label: queenSchema.shape.label,
     batch: z.string().trim().max(60, 'The batch is too long. Shorten it.'),
@@ -59,6 +91,19 @@ export const queenFormSchema = z
         message: issue.message,
       });
     }
+    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (f.earliest !== '' && f.earliest > f.day)
+      fault('earliest', 'The earliest day lies after the latest. Swap them or correct one.');
+    if ((f.lat === null) !== (f.lon === null))
+      fault(f.lat === null ? 'lat' : 'lon', 'One coordinate is missing. Give both, or clear the other.');
+    const belief = speciesBeliefSchema.safeParse(speciesOf(f));
+    const other = belief.error?.issues.find((i) => i.path[0] === 'others');
+    if (other) fault('others', other.message);
+    if (f.welcomeDrop && hasBrood(f))
+      fault(
+        'welcomeDrop',
+        'She has brood: no free liquid beside it. Offer a swab instead, out after a few hours.',
+      );
     if (f.placeId === '' && f.placeName.trim() === '') {
       ctx.addIssue({
         code: 'custom',
@@ -72,22 +117,40 @@ export type QueenForm = z.infer<typeof queenFormSchema>;
 
 /** Which fields each step asks for, so that a step is checked before the next. */
 export const STEP_FIELDS: (keyof QueenForm)[][] = [
-  ['found', 'day', 'where', 'label', 'batch', 'broodWithHer'],
-  ['profileId', 'sure', 'namedBy', 'wings'],
   [
-    'outsideMm',
-    'boreMm',
-    'lengthMm',
-    'end',
-    'waterLineMm',
-    'innerMm',
-    'outerMm',
-    'placeId',
-    'placeName',
-    'tempC',
-    'roomRelHumidity',
+    'found',
+    'day',
+    'earliest',
+    'where',
+    'lat',
+    'lon',
+    'uncertaintyM',
+    'weather',
+    'label',
+    'batch',
+    'queens',
+    'wings',
+    'broodWithHer',
   ],
+  ['findings', 'quarantine', 'welcomeDrop'],
+  ['profileId', 'sure', 'namedBy', 'others', 'shape'],
+  ['outsideMm', 'boreMm', 'lengthMm', 'end', 'waterLineMm', 'innerMm', 'outerMm', 'itemId', 'divider'],
+  ['placeId', 'placeName', 'tempC', 'roomRelHumidity'],
 ];
+
+/** Does she bring brood with her? */
+const hasBrood = (f: Pick<QueenForm, 'found' | 'broodWithHer'>): boolean =>
+  comesWithBrood(f.found) &&
+  (['eggs', 'larvae', 'pupae'] as const).some(
+    (m) => (f.broodWithHer[m]?.high ?? f.broodWithHer[m]?.low ?? 0) > 0,
+  );
+
+const speciesOf = (f: Pick<QueenForm, 'profileId' | 'sure' | 'namedBy' | 'others'>) => ({
+  profileId: f.profileId,
+  sure: f.sure,
+  ...(f.namedBy ? { namedBy: f.namedBy } : {}),
+  ...(f.others.length > 0 ? { others: f.others } : {}),
+});
 
 type TubeFields = Pick<
   QueenForm,
@@ -112,9 +175,25 @@ export function tubeOf(f: TubeFields, id: string, setUpAt: string) {
 export const comesWithBrood = (found: QueenForm['found'] | undefined): boolean =>
   found !== undefined && !['walking', 'digging', 'in-water'].includes(found);
 
-/** Facts from a checked form: ids are made here, so that sending it twice is harmless. */
-export function newQueenOf(form: QueenForm, places: readonly Place[], now = new Date()): NewQueen {
-  const at = form.day === dayInput(now) ? now.toISOString() : new Date(`${form.day}T12:00:00`).toISOString();
+/** Taken from outdoors, where the day is known to the keeper, and the law asks. */
+export const isPurchase = (found: QueenForm['found'] | undefined): boolean =>
+  found === 'bought' || found === 'bought-with-workers' || found === 'swapped' || found === 'given';
+
+/** A finding that calls for standing apart. */
+export const wantsQuarantine = (findings: readonly string[]): boolean =>
+  FINDING_ADVICE.some((a) => a.quarantine && findings.includes(a.id));
+
+/**
+ * Facts from a checked form: ids are made here, so that sending it twice is harmless.
+ * @returns the queen as she is taken in, and what was seen of her shape as an entry of its own
+ */
+export function newQueenOf(
+  form: QueenForm,
+  places: readonly Place[],
+  now = new Date(),
+): { body: NewQueen; sign: Entry | null } {
+  const noon = (day: string) => new Date(`${day}T12:00:00`).toISOString();
+  const at = form.day === dayInput(now) ? now.toISOString() : noon(form.day);
   const queenId = v7();
   const tube = tubeOf(form, v7(), at);
   const place: Place = places.find((p) => p.id === form.placeId) ?? {
@@ -128,35 +207,48 @@ export function newQueenOf(form: QueenForm, places: readonly Place[], now = new 
   const counts = Object.fromEntries(
     Object.entries(brood ?? {}).flatMap(([k, c]: [string, Count | null]) => (c ? [[k, c]] : [])),
   );
+  const until = new Date(Date.parse(at) + QUARANTINE_DAYS * 86_400_000).toISOString();
+  const head = { queenId, at, loggedAt: now.toISOString() };
   const intake: Extract<Entry, { kind: 'intake' }> = {
     kind: 'intake',
     id: v7(),
-    queenId,
-    at,
-    loggedAt: now.toISOString(),
+    ...head,
     found: form.found,
+    ...(form.earliest && form.earliest < form.day ? { earliest: noon(form.earliest) } : {}),
     ...(form.where ? { where: form.where } : {}),
+    ...(form.lat !== null && form.lon !== null
+      ? { coordinates: { lat: form.lat, lon: form.lon, uncertaintyM: form.uncertaintyM } }
+      : {}),
+    ...(form.weather ? { weather: form.weather } : {}),
     wings: form.wings,
-    species: {
-      profileId: form.profileId,
-      sure: form.sure,
-      ...(form.namedBy ? { namedBy: form.namedBy } : {}),
-    },
+    ...(form.queens > 1 ? { queens: form.queens } : {}),
+    ...(form.findings !== null
+      ? { inspection: { findings: form.findings, ...(form.quarantine ? { quarantineUntil: until } : {}) } }
+      : {}),
+    ...(form.welcomeDrop ? { welcomeDrop: true } : {}),
+    species: speciesOf(form),
     ...counts,
   };
+  const used: StockMove[] = form.itemId
+    ? [{ id: v7(), itemId: form.itemId, at: now.toISOString(), delta: -1, why: 'used', queenId }]
+    : [];
   return {
-    queen: {
-      id: queenId,
-      label: form.label.trim(),
-      batch: form.batch,
-      homeId: tube.id,
-      placeId: place.id,
-      lookingSchool: null,
-      createdAt: now.toISOString(),
+    body: {
+      queen: {
+        id: queenId,
+        label: form.label.trim(),
+        batch: form.batch,
+        homeId: tube.id,
+        placeId: place.id,
+        lookingSchool: null,
+        createdAt: now.toISOString(),
+      },
+      tube,
+      place,
+      intake,
+      ...(used.length > 0 ? { used } : {}),
     },
-    tube,
-    place,
-    intake,
+    sign: form.shape ? { kind: 'sign', id: v7(), ...head, shape: form.shape } : null,
   };
 }
 

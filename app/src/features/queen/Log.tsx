@@ -3,13 +3,13 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
-import { amendEntry, type ShownQueen } from '@/data/queries';
+import { amendEntry, usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { entryWords, KIND_TITLES } from './entry-words';
+import { entryWords, KIND_TITLES, type Names } from './entry-words';
 
 const FIRST = 8;
 
@@ -43,6 +43,11 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
   const p = useBurrow();
   const { entry, original, amendment } = item;
   const body = bodyOf(entry ?? original);
+  const [species, places] = [useSpecies(), usePlaces()];
+  const names: Names = {
+    species: (id) => species.find((s) => s.id === id)?.name,
+    place: (id) => places.find((x) => x.id === id)?.name,
+  };
   const withdraw = async () => {
     const a = await amendEntry(queenId, original.id, null);
     offerUndo(`${KIND_TITLES[original.kind]} withdrawn.`, () => amendEntry(queenId, a.id, null));
@@ -58,7 +63,7 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
       <View style={styles.words}>
         <Words kind="smallBold">{title}</Words>
         <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
-          {entryWords(body)}
+          {entryWords(body, names)}
         </Words>
         {entry === null ? (
           <Words kind="small" soft>
@@ -66,7 +71,7 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
           </Words>
         ) : amendment ? (
           <Words kind="small" soft>
-            {`Amended ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original))}`}
+            {`Amended ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
           </Words>
         ) : null}
       </View>

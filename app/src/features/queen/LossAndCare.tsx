@@ -10,9 +10,11 @@ import { TextField } from '@/ui/fields';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { MoveTube } from '@/features/place/MoveTube';
 import { CAUSE_WORDS } from './entry-words';
+import { LookedOver } from './LookedOver';
 
-type Open = 'feed' | 'note' | 'loss' | null;
+type Open = 'feed' | 'note' | 'move' | 'health' | 'loss' | null;
 
 const FOODS = [
   { value: 'sugar', label: 'Sugar' },
@@ -73,6 +75,20 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
           Note
         </Button>
         <Button
+          icon="transfer-right"
+          mode={open === 'move' ? 'contained-tonal' : 'outlined'}
+          onPress={() => toggle('move')}
+        >
+          Move
+        </Button>
+        <Button
+          icon="bandage"
+          mode={open === 'health' ? 'contained-tonal' : 'outlined'}
+          onPress={() => toggle('health')}
+        >
+          Looked over
+        </Button>
+        <Button
           icon="leaf-off"
           mode={open === 'loss' ? 'contained-tonal' : 'outlined'}
           onPress={() => toggle('loss')}
@@ -122,6 +138,8 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
           </Button>
         </View>
       ) : null}
+      {open === 'move' ? <MoveTube shown={shown} onDone={() => setOpen(null)} /> : null}
+      {open === 'health' ? <LookedOver shown={shown} onDone={() => setOpen(null)} /> : null}
       {open === 'loss' ? (
         <View style={styles.form}>
           <Words>{`What became of ${label}? Not knowing why is a normal answer.`}</Words>

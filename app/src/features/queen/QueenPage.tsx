@@ -12,6 +12,7 @@ import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { HerFounder } from '@/features/founder/HerFounder';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
 import { LossAndCare } from './LossAndCare';
@@ -94,6 +95,7 @@ function Queen({ shown }: { shown: ShownQueen }) {
           <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
         </Sheet>
       ) : null}
+      {view.ledger.loss ? null : <HerFounder shown={shown} />}
       {view.ledger.loss ? null : <LossAndCare shown={shown} />}
       <Sheet>
         <Words kind="heading" level={2}>

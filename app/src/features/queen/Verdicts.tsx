@@ -1,10 +1,11 @@
-import type { Criterion, Entry, Verdict } from '@gentle-burrow/core';
+import type { Entry, Verdict } from '@gentle-burrow/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
+import { Reason } from '@/ui/Reason';
 import { Said } from '@/ui/Said';
 import { Words } from '@/ui/Words';
 
@@ -85,53 +86,6 @@ function OneVerdict({ verdict, entries, open, onToggle }: OneVerdictProps) {
   );
 }
 
-const STATES = {
-  met: { icon: 'check-circle-outline', word: 'met' },
-  unmet: { icon: 'close-circle-outline', word: 'not met' },
-  unknown: { icon: 'help-circle-outline', word: 'not known' },
-} as const;
-
-function Reason({ criterion, entries }: { criterion: Criterion; entries: readonly Entry[] }) {
-  const p = useBurrow();
-  const state = STATES[criterion.state];
-  const color = { met: p.moss, unmet: p.amber, unknown: p.inkSoft }[criterion.state];
-  const evidence = criterion.evidence.flatMap((id) => {
-    const e = entries.find((x) => x.id === id);
-    return e ? [`${e.kind} of ${dayText(e.at)}`] : [];
-  });
-  return (
-    <View style={styles.reason}>
-      <View role="img" aria-label={state.word}>
-        <Icon source={state.icon} size={20} color={color} />
-      </View>
-      <View style={styles.reasonWords}>
-        <Said phrase={criterion.says} />
-        <Words kind="small" soft>
-          {[
-            marginText(criterion),
-            evidence.length > 0 ? `from the ${evidence.join(' and the ')}` : null,
-            criterion.source,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </Words>
-        {criterion.state === 'unknown' && criterion.settles ? (
-          <Words kind="small">{`Would settle it: ${criterion.settles}`}</Words>
-        ) : null}
-      </View>
-    </View>
-  );
-}
-
-function marginText({ margin, state }: Criterion): string | null {
-  if (!margin || state === 'unknown') return null;
-  const size = Math.abs(margin.value);
-  const side = margin.value >= 0 ? 'to spare' : 'short';
-  if (margin.unit === 'days') return `${size < 1 ? 'less than a day' : `${Math.round(size)} days`} ${side}`;
-  if (margin.unit === '°C') return `${Math.round(size * 10) / 10} degrees ${side}`;
-  return `${Math.round(size * 100)} points ${side}`;
-}
-
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
   verdict: { borderWidth: 1, borderRadius: 4 },
@@ -146,6 +100,4 @@ const styles = StyleSheet.create({
   question: { flex: 1 },
   body: { paddingHorizontal: SPACE.m, paddingBottom: SPACE.m, gap: SPACE.m },
   others: { borderTopWidth: 1, paddingTop: SPACE.s, gap: SPACE.xs },
-  reason: { flexDirection: 'row', gap: SPACE.s },
-  reasonWords: { flex: 1, gap: 2 },
 });

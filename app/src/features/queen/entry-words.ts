@@ -1,4 +1,4 @@
-import { countText, daysText, MILESTONES, type EntryBody } from '@gentle-burrow/core';
+import { FINDING_ADVICE, countText, daysText, MILESTONES, type EntryBody } from '@gentle-burrow/core';
 import { dayText } from '@/ui/dates';
 
 export const FOUND_WORDS: Record<string, string> = {
@@ -7,6 +7,7 @@ export const FOUND_WORDS: Record<string, string> = {
   'in-water': 'caught in water',
   'under-stone': 'found under a stone or wood',
   bought: 'bought',
+  'bought-with-workers': 'bought with workers',
   swapped: 'swapped',
   given: 'given',
   'small-colony': 'a small wild colony',
@@ -39,6 +40,13 @@ export const CAUSE_WORDS: Record<string, string> = {
   other: 'another cause',
 };
 
+const findingWords = (findings: readonly string[]): string =>
+  findings.length === 0
+    ? 'nothing found on her'
+    : FINDING_ADVICE.filter((a) => findings.includes(a.id))
+        .map((a) => a.name.toLowerCase())
+        .join(', ');
+
 export const KIND_TITLES: Record<EntryBody['kind'], string> = {
   intake: 'Taken in',
   look: 'Look',
@@ -46,17 +54,42 @@ export const KIND_TITLES: Record<EntryBody['kind'], string> = {
   note: 'Note',
   rest: 'Left alone',
   loss: 'Lost',
+  move: 'Moved',
+  health: 'Looked over',
+  identify: 'Named',
+  sign: 'Sign',
 };
 
+export const SHAPE_WORDS: Record<string, string> = {
+  'large-gaster': 'large gaster and thorax, small head',
+  between: 'in between',
+  'slim-large-head': 'slim gaster, large head',
+};
+
+export interface Names {
+  place?: (id: string) => string | undefined;
+  species?: (id: string) => string | undefined;
+}
+
 /** An entry in one line. */
-export function entryWords(body: EntryBody): string {
+export function entryWords(body: EntryBody, names: Names = {}): string {
   const text = 'text' in body && body.text ? body.text : null;
   const join = (...parts: (string | null | undefined | false)[]) => parts.filter(Boolean).join(', ');
   const counts = (b: Extract<EntryBody, { kind: 'look' | 'intake' }>) =>
     MILESTONES.flatMap((m) => (b[m] ? [`${m} ${countText(b[m])}`] : [])).join(', ');
   switch (body.kind) {
     case 'intake':
-      return join(FOUND_WORDS[body.found], body.where, counts(body), text);
+      return join(
+        FOUND_WORDS[body.found],
+        body.where,
+        body.weather,
+        body.wings !== 'unknown' && `wings ${body.wings === 'winged' ? 'kept' : 'shed'}`,
+        body.queens !== undefined && body.queens > 1 && `${body.queens} queens in one tube`,
+        counts(body),
+        body.welcomeDrop && 'a welcome drop given',
+        body.inspection && findingWords(body.inspection.findings),
+        text,
+      );
     case 'look':
       return join(
         body.queen === 'not-seen' && 'queen not seen',
@@ -82,6 +115,34 @@ export function entryWords(body: EntryBody): string {
       return join(
         { died: 'died', escaped: 'escaped', 'given-away': 'given away' }[body.how],
         CAUSE_WORDS[body.cause],
+        text,
+      );
+    case 'move':
+      return join(`carried to ${names.place?.(body.placeId) ?? 'another place'}`, text);
+    case 'health':
+      return join(
+        findingWords(body.findings),
+        body.quarantineUntil ? `in quarantine until ${dayText(body.quarantineUntil)}` : 'no quarantine',
+        text,
+      );
+    case 'identify': {
+      const name = (id: string) => names.species?.(id) ?? id;
+      const others = (body.species.others ?? []).map(
+        (o) => `${name(o.profileId)} ${Math.round(o.share * 100)} %`,
+      );
+      return join(
+        name(body.species.profileId),
+        ...others,
+        body.species.namedBy && `by ${body.species.namedBy}`,
+        text,
+      );
+    }
+    case 'sign':
+      return join(
+        body.shape && SHAPE_WORDS[body.shape],
+        body.restless !== undefined && (body.restless ? 'paces and searches' : 'sits quietly'),
+        body.protein && `protein ${body.protein}`,
+        body.broodUnfed !== undefined && (body.broodUnfed ? 'brood grew unfed' : 'brood failed unfed'),
         text,
       );
   }

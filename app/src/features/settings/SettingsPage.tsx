@@ -1,17 +1,13 @@
-import { LOOKING_SCHOOLS, placeSchema, type KeeperSettings, type Place } from '@gentle-burrow/core';
+import { LOOKING_SCHOOLS, type KeeperSettings, type PlaceChoice } from '@gentle-burrow/core';
 import { useState } from 'react';
-import { Linking, StyleSheet, View } from 'react-native';
+import { Linking, StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
-import { usePlaces, useSettings } from '@/data/queries';
+import { useSettings } from '@/data/queries';
 import { setPreferences, usePreferences } from '@/theme/preferences';
-import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
-import { NumberField, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
-import { offerUndo } from '@/ui/undo';
-import { fromC, tempText, toC } from '@/ui/units';
 import { Words } from '@/ui/Words';
 
 const APPEARANCES = [
@@ -28,6 +24,11 @@ const LENGTHS = [
   { value: 'mm', label: 'mm' },
   { value: 'in', label: 'inches' },
 ] as const;
+const PLACES: { value: PlaceChoice; label: string; hint: string }[] = [
+  { value: 'withheld', label: 'Left out', hint: 'nobody learns the site' },
+  { value: 'rounded', label: 'Rounded', hint: 'to a tenth of a degree, no words' },
+  { value: 'exact', label: 'Exact', hint: 'as you wrote them' },
+];
 const HEMISPHERES = [
   { value: 'north', label: 'Northern' },
   { value: 'south', label: 'Southern' },
@@ -36,7 +37,7 @@ const HEMISPHERES = [
 export function SettingsPage() {
   const settings = useSettings();
   const preferences = usePreferences();
-  const places = usePlaces();
+  const [places, setPlaces] = useState<PlaceChoice>('withheld');
   const decide = (change: Partial<KeeperSettings>) =>
     void put({ what: 'settings', settings: { ...settings, ...change } });
   return (
@@ -85,106 +86,45 @@ export function SettingsPage() {
       </Sheet>
       <Sheet>
         <Words kind="heading" level={2}>
-          Places
-        </Words>
-        {places.length === 0 ? <Words soft>A place is made when you take in your first queen.</Words> : null}
-        {places.map((p) => (
-          <PlaceEditor key={p.id} place={p} />
-        ))}
-      </Sheet>
-      <Sheet>
-        <Words kind="heading" level={2}>
           Your log is yours
         </Words>
+        <Choice
+          label="Where queens were found"
+          options={PLACES}
+          value={places}
+          onChange={(v) => setPlaces(v)}
+        />
         <Words>Everything you wrote, one fact a line, in an open format (JSON Lines).</Words>
         <Button
           mode="outlined"
           icon="download"
           style={styles.left}
-          onPress={() => void Linking.openURL('/api/export.jsonl')}
+          onPress={() =>
+            void Linking.openURL(`/api/export.jsonl?places=${places === 'exact' ? 'exact' : 'withheld'}`)
+          }
         >
           Take the log with you
+        </Button>
+        <Words kind="small" soft>
+          Notes and the names of batches go with the log as you wrote them.
+        </Words>
+        {places === 'rounded' ? (
+          <Words kind="small" soft>
+            The log knows no rounding: it leaves places out unless they are exact.
+          </Words>
+        ) : null}
+        <Words>Your captures as occurrence records (Darwin Core, CSV), for whoever maps species.</Words>
+        <Button
+          mode="outlined"
+          icon="table-arrow-down"
+          style={styles.left}
+          onPress={() => void Linking.openURL(`/api/captures.csv?places=${places}`)}
+        >
+          Take the captures with you
         </Button>
       </Sheet>
     </Screen>
   );
 }
 
-/** A place's name, warmth and humidity: changing them moves every outlook of the queens that stand there. */
-function PlaceEditor({ place }: { place: Place }) {
-  const { temperature } = usePreferences();
-  const [open, setOpen] = useState(false);
-  const [draft, setDraft] = useState(place);
-  const checked = placeSchema.safeParse(draft);
-  const faultOf = (field: string) => checked.error?.issues.find((i) => i.path[0] === field)?.message;
-  const save = async () => {
-    if (!checked.success) return;
-    await put({ what: 'place', place: checked.data });
-    setOpen(false);
-    offerUndo(`${checked.data.name} changed.`, () => put({ what: 'place', place }));
-  };
-  if (!open) {
-    return (
-      <View style={styles.place}>
-        <View style={styles.fill}>
-          <Words>{place.name}</Words>
-          <Words kind="small" soft>
-            {`${tempText(place.tempC, temperature)} · ${Math.round(place.roomRelHumidity * 100)} % humidity`}
-          </Words>
-        </View>
-        <Button
-          mode="text"
-          accessibilityLabel={`Change ${place.name}`}
-          onPress={() => {
-            setDraft(place);
-            setOpen(true);
-          }}
-        >
-          Change
-        </Button>
-      </View>
-    );
-  }
-  return (
-    <View style={styles.form}>
-      <TextField
-        label="Name of the place"
-        value={draft.name}
-        onChange={(name) => setDraft({ ...draft, name })}
-        fault={faultOf('name')}
-      />
-      <View style={styles.row}>
-        <NumberField
-          label="Temperature"
-          unit={`°${temperature}`}
-          value={Number.isFinite(draft.tempC) ? fromC(draft.tempC, temperature) : null}
-          onChange={(v) => setDraft({ ...draft, tempC: v === null ? NaN : toC(v, temperature) })}
-          fault={faultOf('tempC')}
-        />
-        <NumberField
-          label="Room humidity"
-          unit="%"
-          value={Number.isFinite(draft.roomRelHumidity) ? Math.round(draft.roomRelHumidity * 100) : null}
-          onChange={(v) => setDraft({ ...draft, roomRelHumidity: v === null ? NaN : v / 100 })}
-          fault={faultOf('roomRelHumidity')}
-        />
-      </View>
-      <View style={styles.row}>
-        <Button mode="outlined" onPress={() => setOpen(false)}>
-          Leave it
-        </Button>
-        <Button mode="contained" disabled={!checked.success} onPress={() => void save()}>
-          Keep the change
-        </Button>
-      </View>
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  left: { alignSelf: 'flex-start' },
-  fill: { flex: 1 },
-  place: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
-  form: { gap: SPACE.m },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
-});
+const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

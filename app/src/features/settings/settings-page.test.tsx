@@ -1,4 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { Linking } from 'react-native';
 import { drop, outboxItems } from '@/data/outbox';
 import { setPreferences } from '@/theme/preferences';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
@@ -14,7 +15,7 @@ afterEach(async () => {
 async function open() {
   const server = new PretendServer([madeQueen('A', 30)]);
   show(<SettingsPage />);
-  await screen.findByText('Drawer of A');
+  await waitFor(() => expect(globalThis.fetch).toHaveBeenCalled());
   return server;
 }
 const choose = (name: RegExp | string) => fireEvent.click(screen.getByRole('radio', { name }));
@@ -29,33 +30,24 @@ test('the school is decided for all queens and sent', async () => {
 
 test('units are this device’s, and are kept', async () => {
   await open();
-  expect(screen.getByText('25 °C · 50 % humidity')).toBeTruthy();
   choose('°F');
-  expect(screen.getByText('77 °F · 50 % humidity')).toBeTruthy();
   expect(JSON.parse(localStorage.getItem('burrow.preferences') ?? '{}')).toMatchObject({ temperature: 'F' });
 });
 
-test('a place is changed in the keeper’s unit and sent in °C', async () => {
-  const server = await open();
-  choose('°F');
-  fireEvent.click(screen.getByRole('button', { name: 'Change Drawer of A' }));
-  fireEvent.change(screen.getByRole('textbox', { name: 'Temperature, °F' }), { target: { value: '68' } });
-  fireEvent.change(screen.getByRole('textbox', { name: 'Room humidity, %' }), { target: { value: '40' } });
-  fireEvent.click(screen.getByRole('button', { name: 'Keep the change' }));
-  await waitFor(() => expect(server.sent).toHaveLength(1));
-  const body = server.sent[0]?.body as { tempC: number; roomRelHumidity: number };
-  expect(body.tempC).toBeCloseTo(20, 9);
-  expect(body.roomRelHumidity).toBeCloseTo(0.4, 9);
-});
-
-test.each([
-  ['Temperature, °C', '60', /no queen lives there/],
-  ['Temperature, °C', 'warm', /"warm" is not a number|not a number/],
-  ['Room humidity, %', '140', /above 100 %/],
-])('%s of %s is refused with the way to mend it', async (field, value, says) => {
+test('what is taken along leaves places out unless they are asked for', async () => {
+  const opened = jest.spyOn(Linking, 'openURL').mockResolvedValue(true as never);
   await open();
-  fireEvent.click(screen.getByRole('button', { name: 'Change Drawer of A' }));
-  fireEvent.change(screen.getByRole('textbox', { name: field }), { target: { value } });
-  expect(screen.getByRole('alert').textContent).toMatch(says);
-  expect(screen.getByRole('button', { name: 'Keep the change' }).getAttribute('aria-disabled')).toBe('true');
+  const take = (name: RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+  take(/Take the captures/);
+  choose(/^Rounded/);
+  take(/Take the captures/);
+  take(/Take the log/);
+  choose(/^Exact/);
+  take(/Take the log/);
+  expect(opened.mock.calls.map(([url]) => url)).toEqual([
+    '/api/captures.csv?places=withheld',
+    '/api/captures.csv?places=rounded',
+    '/api/export.jsonl?places=withheld',
+    '/api/export.jsonl?places=exact',
+  ]);
 });

@@ -5,7 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
-import { SPACE } from '@/theme/tokens';
+import { SPACE, TARGET } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
@@ -31,17 +31,40 @@ export function ShelfPane({ chosen, beside = false }: ShelfPaneProps) {
       question="What needs me today?"
       beside={beside}
       aside={
-        <IconButton
-          icon="cog-outline"
-          accessibilityLabel="Settings"
-          onPress={() => router.navigate('/settings' as never)}
-        />
+        <View style={styles.row}>
+          <IconButton
+            icon="tools"
+            accessibilityLabel="Workbench"
+            style={styles.icon}
+            onPress={() => router.navigate('/workbench' as never)}
+          />
+          <IconButton
+            icon="cog-outline"
+            accessibilityLabel="Settings"
+            style={styles.icon}
+            onPress={() => router.navigate('/settings' as never)}
+          />
+        </View>
       }
       foot={
         rows && rows.length > 0 ? (
-          <Button mode="contained" icon="plus" onPress={() => router.navigate('/queens/new' as never)}>
-            Take in a queen
-          </Button>
+          <View style={styles.foot}>
+            <Button
+              mode="contained"
+              icon="plus"
+              style={styles.fill}
+              onPress={() => router.navigate('/queens/new' as never)}
+            >
+              Take in a queen
+            </Button>
+            <IconButton
+              icon="qrcode-scan"
+              mode="outlined"
+              accessibilityLabel="Read a label"
+              style={styles.icon}
+              onPress={() => router.navigate('/scan' as never)}
+            />
+          </View>
         ) : null
       }
     >
@@ -151,6 +174,10 @@ const NUMBERS = [
 const words = (n: number): string => NUMBERS[n] ?? String(n);
 
 const styles = StyleSheet.create({
+  row: { flexDirection: 'row' },
+  foot: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  fill: { flex: 1 },
+  icon: { margin: 0, width: TARGET, height: TARGET },
   section: { gap: SPACE.s },
   title: {
     flexDirection: 'row',

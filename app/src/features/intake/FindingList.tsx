@@ -1,0 +1,44 @@
+import { FINDING_ADVICE, FINDINGS, type BodyOf } from '@gentle-burrow/core';
+import { StyleSheet, View } from 'react-native';
+import { Checkbox } from 'react-native-paper';
+import { SPACE } from '@/theme/tokens';
+import { Words } from '@/ui/Words';
+
+type Findings = BodyOf<'health'>['findings'];
+
+/** What was found on her, each with what to do for it. */
+export function FindingList({ findings, onChange }: { findings: Findings; onChange(next: Findings): void }) {
+  return (
+    <View style={styles.list}>
+      {FINDINGS.map((id) => {
+        const advice = FINDING_ADVICE.find((a) => a.id === id);
+        const on = findings.includes(id);
+        return (
+          <View key={id}>
+            <Checkbox.Item
+              label={advice?.name ?? id}
+              status={on ? 'checked' : 'unchecked'}
+              onPress={() => onChange(on ? findings.filter((f) => f !== id) : [...findings, id])}
+              position="leading"
+              mode="android"
+              labelStyle={styles.label}
+              style={styles.item}
+            />
+            {on ? (
+              <View style={styles.advice}>
+                <Words kind="small">{advice?.doNow}</Words>
+              </View>
+            ) : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  item: { paddingHorizontal: 0, paddingVertical: 0, minHeight: 44 },
+  label: { textAlign: 'left' },
+  advice: { paddingLeft: SPACE.xxl },
+});

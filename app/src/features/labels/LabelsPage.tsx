@@ -1,0 +1,167 @@
+import { LABEL_SHEETS } from '@gentle-burrow/core';
+import { useState } from 'react';
+import { Image, Linking, StyleSheet, View } from 'react-native';
+import { Button, Checkbox } from 'react-native-paper';
+import { useShelf, useSpecies } from '@/data/queries';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { Choice } from '@/ui/Choice';
+import { useDraft } from '@/ui/drafts';
+import { NumberField, TextField } from '@/ui/fields';
+import { Screen } from '@/ui/Screen';
+import { Sheet } from '@/ui/Sheet';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+
+interface Draft {
+  sheet: string;
+  skip: number;
+  origin: string;
+  /** Queens left out. */
+  without: string[];
+}
+
+/** Which labels do you want? Letter, species, day, and a code that opens the look of just this queen. */
+export function LabelsPage() {
+  const p = useBurrow();
+  const rows = (useShelf().data ?? []).filter((r) => !r.lost);
+  const species = useSpecies();
+  const [width, onLayout] = useWidth();
+  const [failed, setFailed] = useState<string | null>(null);
+  const { value: d, change } = useDraft<Draft>('labels', {
+    sheet: 'strip-16',
+    skip: 0,
+    origin: window.location.origin,
+    without: [],
+  });
+  const sheet = LABEL_SHEETS.find((s) => s.id === d.sheet) ?? LABEL_SHEETS[0]!;
+  const perPage = sheet.columns * sheet.rows;
+  const chosen = rows.filter((r) => !d.without.includes(r.queen.id)).map((r) => r.queen.id);
+  const skipFine = Number.isInteger(d.skip) && d.skip >= 0 && d.skip < perPage;
+  const originFine = /^https?:\/\/[^\s/]+/.test(d.origin) && d.origin.length <= 120;
+  const ready = chosen.length > 0 && skipFine && originFine;
+  const query = new URLSearchParams({
+    queens: chosen.join(','),
+    sheet: sheet.id,
+    skip: String(skipFine ? d.skip : 0),
+    origin: d.origin.trim(),
+  }).toString();
+  const pages = Math.max(1, Math.ceil((chosen.length + (skipFine ? d.skip : 0)) / perPage));
+  const svg = `/api/labels.svg?${query}`;
+  const toggle = (id: string) =>
+    change({ without: d.without.includes(id) ? d.without.filter((w) => w !== id) : [...d.without, id] });
+  return (
+    <Screen question="Which labels do you want?" back="/workbench">
+      <Choice
+        label="Paper"
+        options={LABEL_SHEETS.map((s) => ({
+          value: s.id,
+          label: s.name,
+          ...(s.id.startsWith('letter')
+            ? { hint: 'letter paper' }
+            : s.id.startsWith('a4')
+              ? { hint: 'A4' }
+              : {}),
+        }))}
+        value={sheet.id}
+        onChange={(id) => change({ sheet: id, skip: 0 })}
+      />
+      <View style={styles.row}>
+        <NumberField
+          label="Already used on the sheet"
+          value={Number.isFinite(d.skip) ? d.skip : null}
+          onChange={(v) => change({ skip: v ?? NaN })}
+          fault={skipFine ? undefined : `A sheet has ${perPage} labels. Give 0 to ${perPage - 1}.`}
+        />
+        <View style={styles.fill}>
+          <TextField
+            label="Address of this application"
+            value={d.origin}
+            onChange={(origin) => change({ origin })}
+            fault={
+              originFine
+                ? undefined
+                : 'The address must begin with http:// or https://, like http://192.168.1.5:4860.'
+            }
+            hint="As your telephone reaches it. A code read inside the application works with any address."
+          />
+        </View>
+      </View>
+      <Sheet tight>
+        <View style={styles.head}>
+          <Words kind="heading" level={2}>{`${chosen.length} of ${rows.length} queens`}</Words>
+          <Button
+            mode="text"
+            onPress={() => change({ without: d.without.length > 0 ? [] : rows.map((r) => r.queen.id) })}
+          >
+            {d.without.length > 0 ? 'All' : 'None'}
+          </Button>
+        </View>
+        {rows.length === 0 ? <Words soft>No living queen stands here: nothing to label yet.</Words> : null}
+        <View style={styles.queens}>
+          {rows.map((r) => (
+            <Checkbox.Item
+              key={r.queen.id}
+              label={`${r.queen.label}, ${species.find((s) => s.id === r.profileId)?.name ?? 'unknown'}`}
+              status={d.without.includes(r.queen.id) ? 'unchecked' : 'checked'}
+              onPress={() => toggle(r.queen.id)}
+              position="leading"
+              mode="android"
+              labelStyle={styles.label}
+              style={styles.item}
+            />
+          ))}
+        </View>
+      </Sheet>
+      {ready ? (
+        <View style={styles.preview} onLayout={onLayout}>
+          <Words kind="small" soft>
+            {`${pages === 1 ? 'One sheet' : `${pages} sheets`}. Print in real size (100 %), without fitting to the page.`}
+          </Words>
+          {failed === svg ? (
+            <Words color={p.clay}>
+              The sheet could not be drawn: labels are made by the server, which cannot be reached now.
+              Nothing is lost; try again when it can.
+            </Words>
+          ) : (
+            <Image
+              source={{ uri: svg }}
+              accessibilityLabel="The first sheet of labels"
+              onError={() => setFailed(svg)}
+              resizeMode="contain"
+              style={{
+                width,
+                height: (width * sheet.page.heightMm) / sheet.page.widthMm,
+                borderWidth: 1,
+                borderColor: p.rule,
+              }}
+            />
+          )}
+        </View>
+      ) : null}
+      <View style={styles.row}>
+        <Button
+          mode="contained"
+          icon="file-pdf-box"
+          disabled={!ready}
+          onPress={() => void Linking.openURL(`/api/labels.pdf?${query}`)}
+        >
+          Open as PDF
+        </Button>
+        <Button mode="outlined" icon="svg" disabled={!ready} onPress={() => void Linking.openURL(svg)}>
+          Open as SVG
+        </Button>
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  fill: { flex: 2, minWidth: 200 },
+  head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
+  queens: { flexDirection: 'row', flexWrap: 'wrap' },
+  item: { paddingHorizontal: 0, paddingVertical: 0, minHeight: 44, minWidth: 260 },
+  label: { textAlign: 'left' },
+  preview: { gap: SPACE.s },
+});

@@ -1,0 +1,127 @@
+import { queenOfAddress } from '@gentle-burrow/core';
+import { BrowserQRCodeReader, type IScannerControls } from '@zxing/browser';
+import { router } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { useBurrow } from '@/theme/theme';
+import { FONTS, SPACE, TARGET } from '@/theme/tokens';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+
+const reader = new BrowserQRCodeReader(undefined, { delayBetweenScanAttempts: 200 });
+
+/** Which queen is it? Hold her label before the camera, or take a picture of it. */
+export function ScanPage() {
+  const p = useBurrow();
+  const video = useRef<HTMLVideoElement>(null);
+  const controls = useRef<IScannerControls | null>(null);
+  const [on, setOn] = useState(false);
+  const [says, setSays] = useState<string | null>(null);
+
+  const open = (text: string): boolean => {
+    const id = queenOfAddress(text);
+    if (!id) {
+      setSays('That code is not one of these labels. Print one under Labels, and try that.');
+      return false;
+    }
+    router.replace(`/queens/${id}/look` as never);
+    return true;
+  };
+
+  useEffect(() => {
+    if (!on || !video.current) return;
+    let ended = false;
+    reader
+      .decodeFromConstraints({ video: { facingMode: 'environment' } }, video.current, (result, _error, c) => {
+        if (result && open(result.getText())) c.stop();
+      })
+      .then((c) => {
+        if (ended) c.stop();
+        else controls.current = c;
+      })
+      .catch((error: unknown) => {
+        setOn(false);
+        setSays(cameraWords(error));
+      });
+    return () => {
+      ended = true;
+      controls.current?.stop();
+      controls.current = null;
+    };
+  }, [on]);
+
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    setSays('Reading the picture …');
+    const url = URL.createObjectURL(file);
+    try {
+      const result = await reader.decodeFromImageUrl(url);
+      open(result.getText());
+    } catch {
+      setSays(
+        'No code was found in that picture. Take it closer, in good light, with the whole code and its white rim.',
+      );
+    } finally {
+      URL.revokeObjectURL(url);
+    }
+  };
+
+  return (
+    <Screen question="Which queen is it?" back="/">
+      <Words>
+        Hold her label before the camera: the code opens her look. The picture stays on this device.
+      </Words>
+      {on ? (
+        <video
+          ref={video}
+          muted
+          playsInline
+          aria-label="What the camera sees"
+          style={{ width: '100%', maxHeight: 420, background: p.ink, borderRadius: 4, objectFit: 'cover' }}
+        />
+      ) : null}
+      <View style={styles.row}>
+        <Button
+          mode="contained"
+          icon={on ? 'camera-off-outline' : 'camera-outline'}
+          onPress={() => {
+            setSays(null);
+            setOn(!on);
+          }}
+        >
+          {on ? 'Camera off' : 'Use the camera'}
+        </Button>
+      </View>
+      <label style={{ display: 'flex', flexDirection: 'column', gap: 4 }}>
+        <Words kind="smallBold" soft>
+          Or a picture of the label
+        </Words>
+        <input
+          type="file"
+          accept="image/*"
+          onChange={(e) => void read(e.target.files?.[0])}
+          style={{ font: `16px ${FONTS.sans}`, color: p.ink, minHeight: TARGET, padding: '8px 0' }}
+        />
+      </label>
+      {says ? (
+        <View role="status">
+          <Words color={says.startsWith('Reading') ? p.ink : p.clay}>{says}</Words>
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+function cameraWords(error: unknown): string {
+  const name = error instanceof Error ? error.name : '';
+  if (name === 'NotAllowedError')
+    return 'The browser does not let this page use the camera. Allow it in the address bar, or choose a picture below.';
+  if (name === 'NotFoundError' || name === 'OverconstrainedError')
+    return 'There is no camera here. Choose a picture below.';
+  if (typeof navigator !== 'undefined' && !navigator.mediaDevices)
+    return 'A browser gives the camera only to pages from this machine or by https. Choose a picture below.';
+  return 'The camera cannot be used now: another program may hold it. Choose a picture below.';
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s } });

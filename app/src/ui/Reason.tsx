@@ -1,0 +1,61 @@
+import type { Criterion, Entry } from '@gentle-burrow/core';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { dayText } from './dates';
+import { Said } from './Said';
+import { Words } from './Words';
+
+const STATES = {
+  met: { icon: 'check-circle-outline', word: 'met' },
+  unmet: { icon: 'close-circle-outline', word: 'not met' },
+  unknown: { icon: 'help-circle-outline', word: 'not known' },
+} as const;
+
+/** One reason of an answer: met or not, by how much, from which entries, and who says that it matters. */
+export function Reason({ criterion, entries }: { criterion: Criterion; entries: readonly Entry[] }) {
+  const p = useBurrow();
+  const state = STATES[criterion.state];
+  const color = { met: p.moss, unmet: p.amber, unknown: p.inkSoft }[criterion.state];
+  const evidence = criterion.evidence.flatMap((id) => {
+    const e = entries.find((x) => x.id === id);
+    return e ? [`${e.kind} of ${dayText(e.at)}`] : [];
+  });
+  return (
+    <View style={styles.reason}>
+      <View role="img" aria-label={state.word}>
+        <Icon source={state.icon} size={20} color={color} />
+      </View>
+      <View style={styles.reasonWords}>
+        <Said phrase={criterion.says} />
+        <Words kind="small" soft>
+          {[
+            marginText(criterion),
+            evidence.length > 0 ? `from the ${evidence.join(' and the ')}` : null,
+            criterion.source,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Words>
+        {criterion.state === 'unknown' && criterion.settles ? (
+          <Words kind="small">{`Would settle it: ${criterion.settles}`}</Words>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+function marginText({ margin, state }: Criterion): string | null {
+  if (!margin || state === 'unknown') return null;
+  const size = Math.abs(margin.value);
+  const side = margin.value >= 0 ? 'to spare' : 'short';
+  if (margin.unit === 'days') return `${size < 1 ? 'less than a day' : `${Math.round(size)} days`} ${side}`;
+  if (margin.unit === '°C') return `${Math.round(size * 10) / 10} degrees ${side}`;
+  return `${Math.round(size * 100)} points ${side}`;
+}
+
+const styles = StyleSheet.create({
+  reason: { flexDirection: 'row', gap: SPACE.s },
+  reasonWords: { flex: 1, gap: 2 },
+});

@@ -23,11 +23,20 @@ const scrollTo = (top: number) => async (page: Page) => {
 };
 
 async function toTubeStep(page: Page): Promise<void> {
+  const next = async (question: string) => {
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('heading', { name: question }).waitFor();
+  };
   await page.getByRole('radio', { name: 'Caught walking' }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await next('Is she healthy?');
+  await next('What is she?');
   await page.getByRole('radio', { name: /Messor structor/ }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
-  await page.getByRole('heading', { name: 'Where does she live now?' }).waitFor();
+  await next('Which tube, and how full?');
+}
+
+async function openPlace(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Change Pantry shelf' }).click();
+  await scrollTo(120)(page);
 }
 
 async function halfLook(page: Page): Promise<void> {
@@ -39,12 +48,16 @@ async function halfLook(page: Page): Promise<void> {
 
 const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'shelf', path: '/', sizes: ['phone', 'wide'] },
-  { name: 'shelf-at-rest', path: '/', sizes: ['phone'], prepare: scrollTo(1120) },
   { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'] },
-  { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'], prepare: scrollTo(660) },
+  { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone'], prepare: scrollTo(660) },
+  { name: 'founder', path: `/queens/${id('C2')}`, sizes: ['phone'], prepare: scrollTo(1680) },
   { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone', 'wide'], prepare: halfLook },
   { name: 'new-queen', path: '/queens/new', sizes: ['phone', 'wide'], prepare: toTubeStep },
-  { name: 'settings', path: '/settings', sizes: ['phone', 'wide'] },
+  { name: 'bench', path: '/bench', sizes: ['phone', 'wide'], prepare: scrollTo(260) },
+  { name: 'stock', path: '/stock', sizes: ['phone'] },
+  { name: 'places', path: '/places', sizes: ['phone'], prepare: openPlace },
+  { name: 'labels', path: '/labels', sizes: ['phone'], prepare: scrollTo(1100) },
+  { name: 'settings', path: '/settings', sizes: ['phone'] },
   { name: 'dark', path: `/queens/${id('V1')}`, sizes: ['wide'], appearance: 'night' },
   { name: 'red-light', path: `/queens/${id('V1')}`, sizes: ['phone'], appearance: 'red' },
 ];

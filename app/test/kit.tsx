@@ -48,7 +48,7 @@ export class PretendServer {
   private read(path: string): unknown {
     const now = new Date().toISOString();
     const views = () =>
-      this.queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 })));
+      this.queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now));
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
     if (path === '/species') return { species: SPECIES };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };

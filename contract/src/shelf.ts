@@ -1,4 +1,11 @@
-import { OUTLOOK_EVENTS, PRESSURES, queenSchema, tubeSchema, type ShelfRow } from '@gentle-burrow/core';
+import {
+  OUTLOOK_EVENTS,
+  PRESSURES,
+  queenSchema,
+  TASKS,
+  tubeSchema,
+  type ShelfRow,
+} from '@gentle-burrow/core';
 import { z } from 'zod';
 import { instant, instantBand, milestones, phraseSchema } from './common';
 import { lastCount } from './view';
@@ -19,6 +26,20 @@ export const shelfRowSchema = z.object({
   next: z.object({ event: z.enum(OUTLOOK_EVENTS), band: instantBand }).nullable(),
   lost: z.object({ how: z.string(), at: instant }).nullable(),
   lastLookAt: instant.nullable(),
+  due: z.array(
+    z.object({
+      id: z.string(),
+      queenId: z.string(),
+      homeId: z.string(),
+      task: z.enum(TASKS),
+      notBefore: instant,
+      best: instant,
+      notAfter: instant,
+      says: phraseSchema,
+      prepare: z.array(z.string()),
+      timer: z.boolean(),
+    }),
+  ),
 }) satisfies z.ZodType<ShelfRow>;
 
 export const shelfSchema = z.object({ at: instant, rows: z.array(shelfRowSchema) });

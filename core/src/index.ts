@@ -9,3 +9,5 @@ export * from './view';
 export * from './labels';
 export * from './stock';
 export * from './records';
+export * from './cohort';
+export * from './agenda';

@@ -130,7 +130,7 @@ test('what is wrong is said with the way to mend it, and nothing typed is lost',
   await page.goto(`${burrow.url}/queens/new`);
   await page.getByRole('button', { name: 'Next' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Say how she came to you');
-  await page.getByRole('radio', { name: 'Bought' }).click();
+  await page.getByRole('radio', { name: 'Bought', exact: true }).click();
   await page.getByRole('textbox', { name: 'Where found' }).fill('from a breeder in Tarn Mere');
   await page.getByRole('button', { name: '6 workers', exact: true }).click();
   await page.reload();

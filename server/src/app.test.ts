@@ -145,6 +145,7 @@ describe('resources', () => {
   test('the OpenAPI document describes every resource', async () => {
     const doc = (await get('/api/openapi.json')).json() as { paths: Record<string, object> };
     expect(Object.keys(doc.paths).sort()).toEqual([
+      '/api/agenda.ics',
       '/api/captures.csv',
       '/api/entries',
       '/api/export.jsonl',

@@ -10,6 +10,7 @@ import {
 import type { Store } from './db/store';
 import { Refusal, type ErrorCode } from './errors';
 import type { Views } from './jobs/views';
+import { agendaRoutes } from './routes/agenda';
 import { capturesRoutes } from './routes/captures';
 import { entriesRoutes } from './routes/entries';
 import { exportRoutes } from './routes/export';
@@ -88,6 +89,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(queensRoutes, services);
       await api.register(entriesRoutes, services);
       await api.register(shelfRoutes, services);
+      await api.register(agendaRoutes, services);
       await api.register(stockRoutes, services);
       await api.register(labelsRoutes, services);
       await api.register(capturesRoutes, services);

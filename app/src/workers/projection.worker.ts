@@ -11,5 +11,5 @@ export interface ProjectionAsk {
 self.onmessage = (event: MessageEvent<ProjectionAsk>) => {
   const { id, facts, settings, now } = event.data;
   const view = queenView(facts, settings, now);
-  self.postMessage({ id, view, row: shelfRow(facts, view) });
+  self.postMessage({ id, view, row: shelfRow(facts, view, now) });
 };

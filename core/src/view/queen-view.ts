@@ -38,9 +38,18 @@ export interface QueenFacts {
 export interface KeeperSettings {
   lookingSchool: LookingSchoolId;
   hemisphere: Hemisphere;
+  /** Weekdays with time for the tubes, 0 Sunday to 6 Saturday; all when empty. */
+  weekdays: number[];
+  /** Days away, both inclusive, yyyy-mm-dd. */
+  absences: { from: string; to: string }[];
 }
 
-export const DEFAULT_SETTINGS: KeeperSettings = { lookingSchool: 'fortnightly', hemisphere: 'north' };
+export const DEFAULT_SETTINGS: KeeperSettings = {
+  lookingSchool: 'fortnightly',
+  hemisphere: 'north',
+  weekdays: [],
+  absences: [],
+};
 
 /** Everything derived about one queen: facts → ledger → outlook → counsel. */
 export interface QueenView {

@@ -1,3 +1,4 @@
+import { windowsOf, type Due } from '../agenda';
 import { PRESSURES, type Pressure } from '../care';
 import type { Queen, TubeHome } from '../log';
 import { msOf, type Band, type Instant, type Phrase } from '../quantity';
@@ -24,9 +25,11 @@ export interface ShelfRow {
   next: { event: OutlookEvent; band: Band<Instant | null> } | null;
   lost: { how: string; at: Instant } | null;
   lastLookAt: Instant | null;
+  /** What is due at her tube, as windows. */
+  due: Due[];
 }
 
-export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): ShelfRow {
+export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, now: Instant): ShelfRow {
   const { ledger: known, outlook: ahead, counsel: advice } = view;
   const event = ahead?.next ?? null;
   return {
@@ -48,6 +51,7 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): S
     next: ahead && event ? { event, band: ahead.events[event].band } : null,
     lost: known.loss ? { how: known.loss.how, at: known.loss.at } : null,
     lastLookAt: known.lastLook?.at ?? null,
+    due: windowsOf({ queen, tube }, view, now),
   };
 }
 

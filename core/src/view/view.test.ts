@@ -62,7 +62,7 @@ describe("a queen's view", () => {
     const v = view(facts([intake(), future]), 10);
     expect(v.trouble).toMatchObject({ field: 'at', message: expect.stringContaining('Correct its date') });
     expect(v.counsel).toBeNull();
-    const row = shelfRow(facts([intake(), future]), v);
+    const row = shelfRow(facts([intake(), future]), v, day(10));
     expect(row.pressure).toBe('now');
     expect(plainText(row.says)).toMatch(/Correct its date/);
   });
@@ -150,7 +150,7 @@ describe('a row of the shelf', () => {
       intake(),
       entry(9, { kind: 'look', queen: 'seen', queenAtMm: 112, eggs: { low: 4, high: 6 }, wetFront: 'right' }),
     ]);
-    expect(shelfRow(f, view(f, 12))).toMatchObject({
+    expect(shelfRow(f, view(f, 12), day(12))).toMatchObject({
       placeName: 'Drawer',
       profileId: 'tetramorium-immigrans',
       counts: { eggs: { range: { low: 4, high: 6 } } },
@@ -164,7 +164,7 @@ describe('a row of the shelf', () => {
 
   test('what is probably there grows with time', () => {
     const f = facts([intake()]);
-    const likely = (onDay: number) => shelfRow(f, view(f, onDay)).likely;
+    const likely = (onDay: number) => shelfRow(f, view(f, onDay), day(onDay)).likely;
     expect(likely(3).eggs).toBeLessThan(likely(20).eggs);
     expect(likely(60).larvae).toBeGreaterThan(0.8);
     for (const value of Object.values(likely(20))) {

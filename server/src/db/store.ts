@@ -113,6 +113,8 @@ export class Store {
     return {
       lookingSchool: (kept.lookingSchool ?? DEFAULT_SETTINGS.lookingSchool) as LookingSchoolId,
       hemisphere: (kept.hemisphere ?? DEFAULT_SETTINGS.hemisphere) as Hemisphere,
+      weekdays: kept.weekdays ?? DEFAULT_SETTINGS.weekdays,
+      absences: kept.absences ?? DEFAULT_SETTINGS.absences,
     };
   }
 

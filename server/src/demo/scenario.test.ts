@@ -30,7 +30,7 @@ function shelves(today: Date) {
       entries: mine,
     } as QueenFacts;
     const view = queenView(one, DEFAULT_SETTINGS, today.toISOString(), { draws: 800 });
-    return { one, view, row: shelfRow(one, view) };
+    return { one, view, row: shelfRow(one, view, today.toISOString()) };
   });
 }
 

@@ -27,6 +27,6 @@ export function project({ facts, settings, now, draws, want }: ProjectTask): Pro
   return facts.map((one) => {
     const view = queenView(one, settings, now, { draws });
     const holdsUntil = viewHoldsUntil(view, now);
-    return want === 'views' ? { holdsUntil, view } : { holdsUntil, row: shelfRow(one, view) };
+    return want === 'views' ? { holdsUntil, view } : { holdsUntil, row: shelfRow(one, view, now) };
   });
 }

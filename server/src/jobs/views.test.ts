@@ -1,3 +1,4 @@
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
 import { shelfSchema } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { openDb } from '../db/open';
@@ -78,7 +79,7 @@ test('a changed place makes all that stand there anew, a setting makes everyone 
   await store.write([{ fact: 'place', value: newQueen('elsewhere').place }]);
   await shelf();
   expect(watched.taken()).toEqual([]);
-  await store.write([{ fact: 'settings', value: { lookingSchool: 'weekly', hemisphere: 'north' } }]);
+  await store.write([{ fact: 'settings', value: { ...DEFAULT_SETTINGS, lookingSchool: 'weekly' } }]);
   await shelf();
   expect(watched.taken()).toEqual(['A', 'B']);
 });

@@ -1,5 +1,5 @@
 import { fillTo, tubeSchema, type FillConditions } from '@gentle-burrow/core';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { v7 } from 'uuid';
@@ -10,8 +10,9 @@ import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
 import { Fault, NumberField } from '@/ui/fields';
+import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
-import { Caution, Sheet } from '@/ui/Sheet';
+import { Caution } from '@/ui/Sheet';
 import { fromC, fromMm, lengthText, tempText, toC, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { Cells } from './Cells';
@@ -157,7 +158,7 @@ export function BenchPage() {
             {`For ${profile?.name ?? 'an unknown queen'}, at ${tempText(tempC, temperature)} and ${Math.round(roomRelHumidity * 100)} % humidity${place ? ` (${place.name})` : ''}.`}
           </Words>
         </View>
-        <Button mode="text" compact aria-expanded={asking} onPress={() => setAsking(!asking)}>
+        <Button mode="text" compact onPress={() => setAsking(!asking)}>
           {asking ? 'Close' : 'Another queen or room'}
         </Button>
       </View>
@@ -265,7 +266,7 @@ export function BenchPage() {
           old glass; cracked tubes go in the bin, wrapped.
         </Words>
       </Caution>
-      <Part title="Warming and flood">
+      <Fold title="Warming and flood">
         {checked.success ? (
           <FloodPanel
             tube={checked.data}
@@ -273,51 +274,32 @@ export function BenchPage() {
             reserveMl={typeof fill === 'object' ? (fill?.floodReserveMl ?? null) : null}
           />
         ) : null}
-      </Part>
-      <Part title="Is the plug right?">
+      </Fold>
+      <Fold title="Is the plug right?">
         <PlugGallery />
-      </Part>
-      <Part title="Clean hands, clean kit">
+      </Fold>
+      <Fold title="Clean hands, clean kit">
         <Hygiene />
-      </Part>
-      <Part title="Which water?">
+      </Fold>
+      <Fold title="Which water?">
         <WaterSources />
-      </Part>
-      <Part title="Sand or soil in her cell?">
+      </Fold>
+      <Fold title="Sand or soil in her cell?">
         <Substrate />
-      </Part>
-      <Part title="No tube at hand?">
+      </Fold>
+      <Fold title="No tube at hand?">
         <Cells
           tempC={roomFine ? tempC : 22}
           roomRelHumidity={roomFine ? roomRelHumidity : 0.5}
           school={settings.lookingSchool}
         />
-      </Part>
+      </Fold>
     </Screen>
   );
 }
 
 const BENCH_ID = '00000000-0000-7000-8000-000000000000';
 const NEVER = '2000-01-01T00:00:00.000Z';
-
-/** A part of the bench that is opened when it is wanted. */
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <Sheet tight>
-      <Button
-        mode="text"
-        icon={open ? 'chevron-up' : 'chevron-down'}
-        style={styles.left}
-        aria-expanded={open}
-        onPress={() => setOpen(!open)}
-      >
-        {title}
-      </Button>
-      {open ? children : null}
-    </Sheet>
-  );
-}
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },

@@ -1,10 +1,10 @@
 import { HYGIENE, SUBSTRATE, WATER_SOURCES } from '@gentle-burrow/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Checkbox } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { Caution } from '@/ui/Sheet';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { useDraft } from '@/ui/drafts';
 
@@ -17,15 +17,7 @@ export function Hygiene() {
     <View style={styles.list}>
       {HYGIENE.map((item) => (
         <View key={item.id}>
-          <Checkbox.Item
-            label={item.says}
-            status={value.done.includes(item.id) ? 'checked' : 'unchecked'}
-            onPress={() => toggle(item.id)}
-            position="leading"
-            mode="android"
-            labelStyle={styles.label}
-            style={styles.item}
-          />
+          <Tick label={item.says} on={value.done.includes(item.id)} onPress={() => toggle(item.id)} />
           <View style={styles.why}>
             <Words kind="small" soft>
               {`Because ${item.why}.`}
@@ -108,7 +100,5 @@ export function Substrate() {
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
-  item: { paddingHorizontal: 0, paddingVertical: 0, minHeight: 44 },
-  label: { textAlign: 'left' },
   why: { paddingLeft: SPACE.xxl, gap: SPACE.xs },
 });

@@ -1,7 +1,7 @@
 import { FINDING_ADVICE, FINDINGS, type BodyOf } from '@gentle-burrow/core';
 import { StyleSheet, View } from 'react-native';
-import { Checkbox } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 
 type Findings = BodyOf<'health'>['findings'];
@@ -15,14 +15,10 @@ export function FindingList({ findings, onChange }: { findings: Findings; onChan
         const on = findings.includes(id);
         return (
           <View key={id}>
-            <Checkbox.Item
+            <Tick
               label={advice?.name ?? id}
-              status={on ? 'checked' : 'unchecked'}
+              on={on}
               onPress={() => onChange(on ? findings.filter((f) => f !== id) : [...findings, id])}
-              position="leading"
-              mode="android"
-              labelStyle={styles.label}
-              style={styles.item}
             />
             {on ? (
               <View style={styles.advice}>
@@ -38,7 +34,5 @@ export function FindingList({ findings, onChange }: { findings: Findings; onChan
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
-  item: { paddingHorizontal: 0, paddingVertical: 0, minHeight: 44 },
-  label: { textAlign: 'left' },
   advice: { paddingLeft: SPACE.xxl },
 });

@@ -98,7 +98,13 @@ export function NewQueenPage() {
   }, [firstPlace, getValues, setValue]);
 
   const next = async () => {
-    if (await form.trigger(STEP_FIELDS[step])) setStep(step + 1);
+    // the letter is offered once the shelf is known; until then it is not asked for
+    const asked = STEP_FIELDS[step]?.filter((f) => f !== 'label' || labels !== undefined);
+    if (await form.trigger(asked)) setStep(step + 1);
+  };
+  const backToFault = (faults: object) => {
+    const at = STEP_FIELDS.findIndex((fields) => fields.some((f) => f in faults));
+    if (at >= 0) setStep(at);
   };
   const save = form.handleSubmit(async (checked) => {
     const { body, sign } = newQueenOf(checked, places);
@@ -107,7 +113,7 @@ export function NewQueenPage() {
     keepDraft(LAST_ONE, checked);
     clearDraft(DRAFT);
     router.replace(`/queens/${body.queen.id}` as never);
-  });
+  }, backToFault);
   const startOver = () => {
     clearDraft(DRAFT);
     form.reset(emptyForm() as QueenForm);

@@ -1,7 +1,7 @@
 import { LABEL_SHEETS } from '@gentle-burrow/core';
 import { useState } from 'react';
 import { Image, Linking, StyleSheet, View } from 'react-native';
-import { Button, Checkbox } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -11,6 +11,7 @@ import { NumberField, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { useWidth } from '@/ui/useWidth';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 
 interface Draft {
@@ -100,15 +101,11 @@ export function LabelsPage() {
         {rows.length === 0 ? <Words soft>No living queen stands here: nothing to label yet.</Words> : null}
         <View style={styles.queens}>
           {rows.map((r) => (
-            <Checkbox.Item
+            <Tick
               key={r.queen.id}
               label={`${r.queen.label}, ${species.find((s) => s.id === r.profileId)?.name ?? 'unknown'}`}
-              status={d.without.includes(r.queen.id) ? 'unchecked' : 'checked'}
+              on={!d.without.includes(r.queen.id)}
               onPress={() => toggle(r.queen.id)}
-              position="leading"
-              mode="android"
-              labelStyle={styles.label}
-              style={styles.item}
             />
           ))}
         </View>
@@ -160,8 +157,6 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   fill: { flex: 2, minWidth: 200 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
-  queens: { flexDirection: 'row', flexWrap: 'wrap' },
-  item: { paddingHorizontal: 0, paddingVertical: 0, minHeight: 44, minWidth: 260 },
-  label: { textAlign: 'left' },
+  queens: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.l },
   preview: { gap: SPACE.s },
 });

@@ -1,3 +1,4 @@
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { Linking } from 'react-native';
 import { drop, outboxItems } from '@/data/outbox';
@@ -24,7 +25,7 @@ test('the school is decided for all queens and sent', async () => {
   const server = await open();
   choose(/^Hands off/);
   await waitFor(() =>
-    expect(server.bodiesOf('/settings')).toEqual([{ lookingSchool: 'hands-off', hemisphere: 'north' }]),
+    expect(server.bodiesOf('/settings')).toEqual([{ ...DEFAULT_SETTINGS, lookingSchool: 'hands-off' }]),
   );
 });
 

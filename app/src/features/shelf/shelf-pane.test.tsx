@@ -1,4 +1,4 @@
-import type { EntryBody } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS, type EntryBody } from '@gentle-burrow/core';
 import { onlineManager } from '@tanstack/react-query';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems, put } from '@/data/outbox';
@@ -72,7 +72,7 @@ describe('the banner', () => {
     const server = new PretendServer([]);
     server.down = true;
     show(<Banner />);
-    await act(() => put({ what: 'settings', settings: { lookingSchool: 'weekly', hemisphere: 'north' } }));
+    await act(() => put({ what: 'settings', settings: { ...DEFAULT_SETTINGS, lookingSchool: 'weekly' } }));
     await screen.findByText('The server cannot be reached. 1 entry is kept here and will be sent later.');
   });
 
@@ -83,7 +83,7 @@ describe('the banner', () => {
       json: async () => ({ error: { code: 'x', message: 'The date lies in the future. Correct it.' } }),
     })) as never;
     show(<Banner />);
-    await act(() => put({ what: 'settings', settings: { lookingSchool: 'weekly', hemisphere: 'north' } }));
+    await act(() => put({ what: 'settings', settings: { ...DEFAULT_SETTINGS, lookingSchool: 'weekly' } }));
     await screen.findByText('The server refused an entry: The date lies in the future. Correct it.');
     fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
     await waitFor(() => expect(outboxItems()).toEqual([]));

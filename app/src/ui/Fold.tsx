@@ -1,0 +1,29 @@
+import { useState, type ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { Sheet } from './Sheet';
+import { Words } from './Words';
+
+/** A part of a page that is opened when it is wanted. */
+export function Fold({ title, children }: { title: string; children: ReactNode }) {
+  const p = useBurrow();
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet tight>
+      <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.head}>
+        <Icon source={open ? 'chevron-up' : 'chevron-down'} size={22} color={p.moss} />
+        <Words kind="heading" color={p.moss}>
+          {title}
+        </Words>
+      </Pressable>
+      {open ? <View style={styles.body}>{children}</View> : null}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: TARGET },
+  body: { gap: SPACE.m },
+});

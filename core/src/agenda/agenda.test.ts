@@ -1,0 +1,187 @@
+import { addDays, uniformStream, type Instant } from '../quantity';
+import { placeSchema, queenSchema, tubeSchema, type Entry } from '../log';
+import { day, DAY_ZERO, entry, look, QUEEN, testId } from '../test-kit';
+import { DEFAULT_SETTINGS, queenView } from '../view';
+import { planVisits, windowsOf, type KeeperCalendar, type Window } from './index';
+
+const START: Instant = '2026-06-01T08:00:00.000Z'; // a Monday
+const at = (d: number) => addDays(START, d);
+const window = (
+  homeId: string,
+  from: number,
+  to: number,
+  best = from,
+  id = `${homeId}:${from}-${to}`,
+): Window => ({
+  id,
+  queenId: homeId,
+  homeId,
+  notBefore: at(from),
+  best: at(best),
+  notAfter: at(to),
+});
+const calendar = (change: Partial<KeeperCalendar> = {}): KeeperCalendar => ({
+  weekdays: [],
+  absences: [],
+  from: START,
+  days: 60,
+  ...change,
+});
+const dayNumber = (d: string) => Math.round((Date.parse(d) - Date.parse(START.slice(0, 10))) / 86_400_000);
+
+/** The fewest days that touch all windows, by trying every set of days. */
+function bruteForce(windows: Window[], days: number[]): number {
+  const spans = windows.map(
+    (w) => [dayNumber(w.notBefore.slice(0, 10)), dayNumber(w.notAfter.slice(0, 10))] as const,
+  );
+  let best = Infinity;
+  for (let set = 0; set < 1 << days.length; set++) {
+    const chosen = days.filter((_, i) => set & (1 << i));
+    if (chosen.length < best && spans.every(([a, b]) => chosen.some((d) => d >= a && d <= b)))
+      best = chosen.length;
+  }
+  return best;
+}
+
+describe('one tube', () => {
+  test('minimal for certain: 300 random tubes against every set of days', () => {
+    const random = uniformStream(5);
+    const int = (max: number) => Math.floor(random() * max);
+    for (let k = 0; k < 300; k++) {
+      const days = Array.from({ length: 12 }, (_, d) => d).filter(() => random() < 0.75);
+      const absent = Array.from({ length: 12 }, (_, d) => d).filter((d) => !days.includes(d));
+      const windows = Array.from({ length: 1 + int(5) }, (_, i) => {
+        const from = int(12);
+        return window('t', from, Math.min(11, from + int(5)), from, String(i));
+      }).filter((w) => {
+        const [a, b] = [dayNumber(w.notBefore.slice(0, 10)), dayNumber(w.notAfter.slice(0, 10))];
+        return days.some((d) => d >= a && d <= b);
+      });
+      const plan = planVisits(
+        windows,
+        calendar({
+          days: 12,
+          absences: absent.map((d) => ({ from: at(d).slice(0, 10), to: at(d).slice(0, 10) })),
+        }),
+      );
+      expect(plan.openings).toBe(windows.length === 0 ? 0 : bruteForce(windows, days));
+      // and every window is met within itself
+      for (const v of plan.visits)
+        for (const w of v.windows) {
+          expect(v.day >= w.notBefore.slice(0, 10)).toBe(true);
+          expect(v.day <= w.notAfter.slice(0, 10)).toBe(true);
+        }
+      expect(plan.visits.flatMap((v) => v.windows)).toHaveLength(windows.length);
+    }
+  });
+
+  test('among equally few visits the best day is taken', () => {
+    const plan = planVisits([window('t', 0, 20, 13)], calendar());
+    expect(plan.visits.map((v) => dayNumber(v.day))).toEqual([13]);
+  });
+});
+
+describe('a shelf', () => {
+  test('tubes share the keeper’s days where their windows allow it', () => {
+    const plan = planVisits(
+      [window('a', 0, 10, 2), window('b', 5, 15, 14), window('c', 8, 9, 8)],
+      calendar(),
+    );
+    expect(plan.visits).toHaveLength(1);
+    expect(plan.openings).toBe(3);
+  });
+
+  test('no tube is opened once more to save the keeper a day', () => {
+    const plan = planVisits(
+      [window('a', 0, 3), window('a', 2, 6), window('b', 0, 1), window('b', 5, 6)],
+      calendar(),
+    );
+    // a can be met by one opening, b needs two
+    expect(plan.openings).toBe(3);
+  });
+
+  test('Sundays and Wednesdays only, and not while away', () => {
+    const plan = planVisits(
+      [window('a', 0, 13), window('b', 14, 27)],
+      calendar({ weekdays: [0, 3], absences: [{ from: at(0).slice(0, 10), to: at(5).slice(0, 10) }] }),
+    );
+    for (const v of plan.visits) expect([0, 3]).toContain(new Date(v.day).getUTCDay());
+    expect(dayNumber(plan.visits[0]!.day)).toBeGreaterThan(5);
+  });
+
+  test('what falls on no day of the keeper’s is told, not dropped', () => {
+    const plan = planVisits([window('a', 0, 1)], calendar({ weekdays: [6] }));
+    expect(plan.unmet.map((w) => w.homeId)).toEqual(['a']);
+    expect(plan.visits).toEqual([]);
+  });
+
+  test('what lies beyond the days planned waits without a word', () => {
+    expect(planVisits([window('a', 80, 90)], calendar())).toEqual({ visits: [], unmet: [], openings: 0 });
+  });
+
+  test('nothing due, no visit; an impossible window is refused', () => {
+    expect(planVisits([], calendar()).visits).toEqual([]);
+    expect(() => planVisits([window('a', 5, 2)], calendar())).toThrow(/ends .* before it begins/);
+    expect(() => planVisits([], calendar({ days: 0 }))).toThrow(/whole number/);
+  });
+});
+
+describe('what is due at a queen', () => {
+  const place = placeSchema.parse({ id: testId(), name: 'Drawer', tempC: 25, roomRelHumidity: 0.5 });
+  const tube = tubeSchema.parse({
+    id: testId(),
+    kind: 'tube',
+    outsideMm: 16,
+    boreMm: 14,
+    lengthMm: 150,
+    end: 'round',
+    waterLineMm: 85,
+    plugs: { innerMm: 15, outerMm: 15 },
+    setUpAt: DAY_ZERO,
+  });
+  const queen = queenSchema.parse({
+    id: QUEEN,
+    label: 'A',
+    homeId: tube.id,
+    placeId: place.id,
+    createdAt: DAY_ZERO,
+  });
+  const due = (onDay: number, ...entries: Entry[]) => {
+    const view = queenView({ queen, tube, place, places: [place], entries }, DEFAULT_SETTINGS, day(onDay), {
+      draws: 600,
+    });
+    return windowsOf({ queen, tube }, view, day(onDay));
+  };
+  const tasks = (list: ReturnType<typeof due>) => list.map((d) => d.task).sort();
+  const intake = (extra: object = {}) => entry(0, { kind: 'intake', ...extra });
+
+  test('a claustral queen: one look when her school allows it, a fresh tube in months, no feed', () => {
+    const list = due(3, intake());
+    expect(tasks(list)).toEqual(['fresh-tube', 'look']);
+    const first = list.find((d) => d.task === 'look')!;
+    // every two weeks is the school, and being taken in was a disturbance
+    expect(first.notBefore).toBe(day(14));
+    expect(first.best >= first.notBefore && first.best <= first.notAfter).toBe(true);
+  });
+  test('a semi-claustral one: fed within two to four days, from now on', () => {
+    const list = due(1, intake({ species: { profileId: 'manica-rubida', sure: 'certain' } }));
+    const feed = list.find((d) => d.task === 'feed')!;
+    expect(feed.notAfter).toBe(day(4));
+    expect(feed.prepare).toContain('foil');
+  });
+  test('a drop that stands is a timer of hours', () => {
+    const drop = due(0.1, intake({ welcomeDrop: true })).find((d) => d.task === 'drop-out')!;
+    expect(drop.timer).toBe(true);
+    expect((Date.parse(drop.notAfter) - Date.parse(day(0.1))) / 3_600_000).toBeLessThan(7);
+  });
+  test('a leaking plug is due today', () => {
+    const leak = entry(10, { kind: 'look', wetFront: 'leaking' });
+    const plug = due(11, intake(), leak).find((d) => d.task === 'plug')!;
+    expect(plug.notBefore).toBe(day(11));
+    expect(plug.notAfter).toBe(day(12));
+  });
+  test('workers out: a feed; lost: nothing', () => {
+    expect(tasks(due(60, intake(), look(50, [0, 0, 0, 5])))).toContain('feed');
+    expect(due(60, intake(), entry(50, { kind: 'loss', how: 'died' }))).toEqual([]);
+  });
+});

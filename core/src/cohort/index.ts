@@ -1,0 +1,3 @@
+export { fitLogNormal, type LogNormalFit } from './log-normal';
+export { kaplanMeier, logRank, type SurvivalStep, type Watched } from './kaplan-meier';
+export { turnbull, type TimeInterval, type TurnbullEstimate } from './turnbull';

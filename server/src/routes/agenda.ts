@@ -1,0 +1,67 @@
+import { plainText, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
+import type { FastifyInstance } from 'fastify';
+import ical, { ICalCalendarMethod } from 'ical-generator';
+import type { Services } from '../app';
+
+const DAYS = 90;
+/** A visit is planned for the evening, and takes so long for each tube, minutes. Priors. */
+const MINUTES_A_TUBE = 5;
+
+/**
+ * The visits of the next ninety days as iCalendar (RFC 5545): a feed to subscribe to. A tube's task keeps its UID, so that
+ * a calendar moves it when the plan moves instead of showing it twice.
+ */
+export async function agendaRoutes(app: FastifyInstance, { store, views, now }: Services): Promise<void> {
+  app.get(
+    '/agenda.ics',
+    { schema: { tags: ['agenda'], summary: 'Visits as iCalendar' } },
+    async (_, reply) => {
+      const at = now();
+      const { rows } = JSON.parse(await views.shelf(at.toISOString())) as { rows: ShelfRow[] };
+      const { weekdays, absences } = await store.settings();
+      const due = rows.flatMap((r) => r.due);
+      const plan = planVisits(
+        due.filter((d) => !d.timer),
+        { weekdays, absences, from: at.toISOString(), days: DAYS },
+      );
+      const names = new Map(rows.map((r) => [r.queen.id, r.queen.label]));
+      const calendar = ical({
+        name: 'Gentle Burrow',
+        prodId: { company: 'Gentle Burrow', product: 'visits', language: 'EN' },
+        method: ICalCalendarMethod.PUBLISH,
+        ttl: 60 * 60,
+      });
+      const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says)}`;
+      const details = (d: Due) => (d.prepare.length > 0 ? `Have ready: ${d.prepare.join(', ')}.` : '');
+      for (const d of due.filter((x) => x.timer)) {
+        calendar.createEvent({
+          id: uid(d),
+          stamp: at,
+          start: new Date(d.best),
+          end: new Date(d.notAfter),
+          summary: title(d),
+          description: details(d),
+        });
+      }
+      for (const visit of plan.visits) {
+        for (const w of visit.windows as Due[]) {
+          calendar.createEvent({
+            id: uid(w),
+            stamp: at,
+            start: new Date(`${visit.day}T00:00:00Z`),
+            allDay: true,
+            summary: title(w),
+            description:
+              `${details(w)} Not after ${w.notAfter.slice(0, 10)}. About ${MINUTES_A_TUBE} minutes.`.trim(),
+          });
+        }
+      }
+      return reply
+        .type('text/calendar; charset=utf-8')
+        .header('content-disposition', 'inline; filename="gentle-burrow.ics"')
+        .send(calendar.toString());
+    },
+  );
+}
+
+const uid = (d: Due): string => `${d.id}@gentle-burrow`;

@@ -2,7 +2,9 @@ import {
   FINDINGS,
   FOUND_HOW,
   SHAPES,
+  DISTURBANCES,
   LOSS_CAUSES,
+  LOSS_WAYS,
   MOULDS,
   OUTLOOK_EVENTS,
   PRESSURES,
@@ -84,7 +86,7 @@ export const ledgerSchema = z.object({
     .object({
       entryId: id,
       at: instant,
-      how: z.enum(['died', 'escaped', 'given-away']),
+      how: z.enum(LOSS_WAYS),
       cause: z.enum(LOSS_CAUSES),
     })
     .nullable(),
@@ -95,6 +97,7 @@ export const ledgerSchema = z.object({
   lastLook: z.object({ at: instant, entryId: id }).nullable(),
   daysSinceDisturbed: z.number().nullable(),
   lastDisturbed: z.object({ at: instant, entryId: id }).nullable(),
+  disturbances: z.array(z.object({ kind: z.enum(DISTURBANCES), at: instant, entryId: id })),
   waterReadings: z.array(z.object({ at: instant, mm: z.number(), entryId: id })),
   wetFront: z.object({ value: z.enum(WET_FRONTS), at: instant, entryId: id }).nullable(),
   mould: z.object({ value: z.enum(MOULDS), at: instant, entryId: id }).nullable(),
@@ -153,7 +156,7 @@ const criterion = z.object({
 });
 
 const verdict = z.object({
-  id: z.enum(['look', 'late', 'water', 'food', 'health']),
+  id: z.enum(['look', 'late', 'water', 'food', 'health', 'silence']),
   question: z.string(),
   answer: z.string(),
   says: phraseSchema,
@@ -177,6 +180,14 @@ export const counselSchema = z.object({
     lineMm: z.number(),
     dryAt: instantBand,
     readings: z.number().int(),
+  }),
+  budget: z.object({
+    allowed: z.number().nullable(),
+    spent: z.number(),
+    left: z.number().nullable(),
+    nextFree: instant.nullable(),
+    bits: z.number(),
+    chance: z.number().nullable(),
   }),
 });
 

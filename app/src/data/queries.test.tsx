@@ -12,7 +12,10 @@ class NearWorker {
   onmessage: ((e: { data: unknown }) => void) | null = null;
   postMessage({ id, facts, settings, now }: ProjectionAsk): void {
     const view = queenView(facts, settings, now, { draws: 300 });
-    setTimeout(() => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view, new Date().toISOString()) } }), 0);
+    setTimeout(
+      () => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view, new Date().toISOString()) } }),
+      0,
+    );
   }
   terminate(): void {}
 }

@@ -3,6 +3,7 @@ export const PAGES = {
   queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
   look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
   intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
+  visits: () => import('@/features/visits/VisitsPage').then((m) => m.VisitsPage),
   workbench: () => import('@/features/workbench/WorkbenchPage').then((m) => m.WorkbenchPage),
   bench: () => import('@/features/bench/BenchPage').then((m) => m.BenchPage),
   stock: () => import('@/features/stock/StockPage').then((m) => m.StockPage),

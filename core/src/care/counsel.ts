@@ -13,7 +13,9 @@ import { reservoirBand, type Reservoir } from '../tube';
 import { needsFood } from './feeding';
 import { isHealthy } from './health';
 import { isLate } from './lateness';
-import { mayLook } from './looking';
+import { lookingBudget, type LookingBudget } from './budget';
+import { lookingSchool, mayLook } from './looking';
+import { weighSilence, whySilent } from './silence';
 import { PRESSURES, type Pressure, type Verdict } from './verdict';
 import { reasonToLook, tubeHolds } from './watering';
 
@@ -39,6 +41,7 @@ export interface Counsel {
   restUntil: Instant | null;
   verdicts: Verdict[];
   reservoir: Reservoir;
+  budget: LookingBudget;
 }
 
 /** A place's warmth over time: steady, or cold until the winter ends. */
@@ -68,8 +71,9 @@ export function counsel(input: CounselInput): Counsel {
     { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs },
     now,
   );
+  const budget = lookingBudget(known, ahead, lookingSchool(input.lookingSchool), now);
   if (known.loss)
-    return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir };
+    return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir, budget };
   const holds = tubeHolds(known, reservoir, now);
   const food = needsFood(profile, known, input.founder ?? byProfile(profile), now);
   const health = isHealthy(known, now);
@@ -79,8 +83,13 @@ export function counsel(input: CounselInput): Counsel {
         isLate(profile, known, ahead, tempC, now),
       ]
     : [];
-  const verdicts = [...timely, holds, food, ...(health ? [health] : [])];
-  return { ...nextStep(verdicts, ahead, now), verdicts, reservoir };
+  const causes = ahead
+    ? weighSilence(profile, known, ahead, input.founder ?? byProfile(profile), tempC, now)
+    : null;
+  const silence = causes ? [whySilent(causes, now, ahead?.events.eggs.band.p90 ?? null)] : [];
+  // what names its own remedy comes before the question why
+  const verdicts = [...timely, holds, food, ...silence, ...(health ? [health] : [])];
+  return { ...nextStep(verdicts, ahead, now), verdicts, reservoir, budget };
 }
 
 const byProfile = (profile: SpeciesProfile): FounderBelief =>
@@ -88,7 +97,13 @@ const byProfile = (profile: SpeciesProfile): FounderBelief =>
 
 function lossPhrase(known: QueenLedger): Phrase {
   const loss = known.loss as NonNullable<QueenLedger['loss']>;
-  const how = { died: 'She died', escaped: 'She escaped', 'given-away': 'She was given away' }[loss.how];
+  const how = {
+    died: 'She died',
+    escaped: 'She escaped',
+    'given-away': 'She was given away',
+    merged: 'Her colony was joined to another',
+    infertile: 'Given up as infertile',
+  }[loss.how];
   const cause =
     loss.how === 'died' && loss.cause === 'unknown' ? '; nobody can tell why, and that is normal.' : '.';
   return [...phrase`${{ word: how }}, ${{ date: loss.at }}`, cause];
@@ -100,7 +115,7 @@ function nextStep(
   verdicts: Verdict[],
   ahead: Outlook | null,
   now: Instant,
-): Omit<Counsel, 'verdicts' | 'reservoir'> {
+): Omit<Counsel, 'verdicts' | 'reservoir' | 'budget'> {
   const look = verdicts.find((v) => v.id === 'look');
   const pressing = verdicts
     .filter((v) => v.id !== 'look' && rank(v.pressure) >= rank('soon'))
@@ -109,7 +124,7 @@ function nextStep(
     return { next: pressing.says, pressure: pressing.pressure, restUntil: null };
   }
   const dates = verdicts
-    .filter((v) => v.id !== 'late')
+    .filter((v) => v.id !== 'late' && v.id !== 'silence')
     .map((v) => v.until)
     .filter((u): u is Instant => u !== null && msOf(u) > msOf(now));
   const restUntil = dates.reduce<Instant | null>((a, b) => (a === null || msOf(b) < msOf(a) ? b : a), null);

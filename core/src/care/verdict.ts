@@ -28,7 +28,7 @@ export const PRESSURES = ['rest', 'free', 'soon', 'now'] as const;
 export type Pressure = (typeof PRESSURES)[number];
 
 export interface Verdict {
-  id: 'look' | 'late' | 'water' | 'food' | 'health';
+  id: 'look' | 'late' | 'water' | 'food' | 'health' | 'silence';
   question: string;
   /** The answer in one or two words. */
   answer: string;

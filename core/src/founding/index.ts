@@ -1,10 +1,12 @@
 export { developmentRate, warmthPerDay } from './development';
 export { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './warmth-clock';
 export {
+  DISTURBANCES,
   emptyLedger,
   ledger,
   type Appearance,
   type Contradiction,
+  type Disturbance,
   type LastCount,
   type QueenLedger,
 } from './ledger';

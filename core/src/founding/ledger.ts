@@ -38,6 +38,9 @@ export interface Appearance {
   absentAt: Instant[];
 }
 
+export const DISTURBANCES = ['intake', 'look', 'feed', 'move', 'knock', 'health'] as const;
+export type Disturbance = (typeof DISTURBANCES)[number];
+
 export interface Contradiction {
   says: string;
   entryIds: string[];
@@ -66,6 +69,8 @@ export interface QueenLedger {
   /** Whole and part days since the last look, feed or move; null before intake. */
   daysSinceDisturbed: number | null;
   lastDisturbed: { at: Instant; entryId: string } | null;
+  /** Every look, feed, move, knock and taking in, oldest first. */
+  disturbances: { kind: Disturbance; at: Instant; entryId: string }[];
   /** Water lines read, oldest first, mm from the closed end. */
   waterReadings: { at: Instant; mm: number; entryId: string }[];
   wetFront: { value: NonNullable<BodyOf<'look'>['wetFront']>; at: Instant; entryId: string } | null;
@@ -142,6 +147,7 @@ export function emptyLedger(queenId: string): QueenLedger {
     lastLook: null,
     daysSinceDisturbed: null,
     lastDisturbed: null,
+    disturbances: [],
     waterReadings: [],
     wetFront: null,
     mould: null,
@@ -169,7 +175,7 @@ function fold(one: QueenLedger, entry: FactEntry): void {
         queens: entry.queens ?? 1,
       };
       one.species = entry.species;
-      one.lastDisturbed = seen;
+      disturb(one, entry);
       if (entry.inspection) {
         const { findings, quarantineUntil = null } = entry.inspection;
         one.health = { ...seen, findings, quarantineUntil };
@@ -195,7 +201,7 @@ function fold(one: QueenLedger, entry: FactEntry): void {
     case 'look':
       one.looksSpent += 1;
       one.lastLook = seen;
-      one.lastDisturbed = seen;
+      disturb(one, entry);
       observe(one, entry, entry);
       if (entry.waterLineMm !== undefined) {
         need(
@@ -210,8 +216,9 @@ function fold(one: QueenLedger, entry: FactEntry): void {
       if (entry.queen === 'seen') one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
       break;
     case 'feed':
-      one.lastDisturbed = seen;
-      one.lastFeed = { ...seen, food: entry.food, outcome: entry.outcome };
+      disturb(one, entry);
+      // taking leftovers out disturbs her, but feeds nobody
+      if (entry.outcome !== 'removed') one.lastFeed = { ...seen, food: entry.food, outcome: entry.outcome };
       if (
         one.welcomeDrop &&
         one.welcomeDrop.goneAt === null &&
@@ -224,12 +231,15 @@ function fold(one: QueenLedger, entry: FactEntry): void {
         one.founderSigns.push({ kind: 'protein', value, source: OWN_LOG, entryId: entry.id });
       }
       break;
+    case 'knock':
+      disturb(one, entry);
+      break;
     case 'move':
-      one.lastDisturbed = seen;
+      disturb(one, entry);
       one.moves.push({ ...seen, placeId: entry.placeId });
       break;
     case 'health':
-      one.lastDisturbed = seen;
+      disturb(one, entry);
       one.health = { ...seen, findings: entry.findings, quarantineUntil: entry.quarantineUntil };
       break;
     case 'identify':
@@ -247,6 +257,11 @@ function fold(one: QueenLedger, entry: FactEntry): void {
     case 'note':
       break;
   }
+}
+
+function disturb(one: QueenLedger, { kind, at, id }: FactEntry): void {
+  one.lastDisturbed = { at, entryId: id };
+  one.disturbances.push({ kind: kind as Disturbance, at, entryId: id });
 }
 
 const OWN_LOG = 'your log';

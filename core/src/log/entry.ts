@@ -182,6 +182,9 @@ export const restSchema = z.object({
   text: text.optional(),
 });
 
+/** Infertile: alive, and given up as a founder. Merged: her colony was joined to another. */
+export const LOSS_WAYS = ['died', 'escaped', 'given-away', 'merged', 'infertile'] as const;
+
 export const LOSS_CAUSES = [
   'unknown',
   'dried-out',
@@ -197,7 +200,7 @@ export const LOSS_CAUSES = [
 export const lossSchema = z.object({
   kind: z.literal('loss'),
   at: instantSchema,
-  how: z.enum(['died', 'escaped', 'given-away']),
+  how: z.enum(LOSS_WAYS),
   cause: z.enum(LOSS_CAUSES).default('unknown'),
   text: text.optional(),
 });
@@ -207,6 +210,13 @@ export const moveSchema = z.object({
   kind: z.literal('move'),
   at: instantSchema,
   placeId: idSchema,
+  text: text.optional(),
+});
+
+/** The tube was knocked, dropped or shaken, not on purpose. */
+export const knockSchema = z.object({
+  kind: z.literal('knock'),
+  at: instantSchema,
   text: text.optional(),
 });
 
@@ -254,13 +264,14 @@ export const entryBodySchema = z.discriminatedUnion(
     restSchema,
     lossSchema,
     moveSchema,
+    knockSchema,
     healthSchema,
     identifySchema,
     signSchema,
   ],
   {
     error:
-      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, health, identify or sign.',
+      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, knock, health, identify or sign.',
   },
 );
 
@@ -285,6 +296,7 @@ export const entrySchema = z.discriminatedUnion(
     restSchema.extend(head),
     lossSchema.extend(head),
     moveSchema.extend(head),
+    knockSchema.extend(head),
     healthSchema.extend(head),
     identifySchema.extend(head),
     signSchema.extend(head),
@@ -292,7 +304,7 @@ export const entrySchema = z.discriminatedUnion(
   ],
   {
     error:
-      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, health, identify, sign or amendment.',
+      'The kind of entry is missing or unknown. Use intake, look, feed, note, rest, loss, move, knock, health, identify, sign or amendment.',
   },
 );
 

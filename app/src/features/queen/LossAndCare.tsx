@@ -31,6 +31,8 @@ const FATES = [
   { value: 'died', label: 'She died' },
   { value: 'escaped', label: 'She escaped' },
   { value: 'given-away', label: 'I gave her away' },
+  { value: 'merged', label: 'Joined to another colony' },
+  { value: 'infertile', label: 'Given up as infertile' },
 ] as const;
 const CAUSES = LOSS_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }));
 
@@ -80,6 +82,13 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
           onPress={() => toggle('move')}
         >
           Move
+        </Button>
+        <Button
+          icon="vibrate"
+          mode="outlined"
+          onPress={() => void save({ kind: 'knock', at: at() }, 'Knock kept: it counts like a look.')}
+        >
+          Knocked
         </Button>
         <Button
           icon="bandage"

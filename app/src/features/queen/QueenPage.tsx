@@ -13,6 +13,7 @@ import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { HerFounder } from '@/features/founder/HerFounder';
+import { Budget } from './Budget';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
 import { LossAndCare } from './LossAndCare';
@@ -92,6 +93,7 @@ function Queen({ shown }: { shown: ShownQueen }) {
           <Words kind="heading" level={2}>
             What next, and why
           </Words>
+          <Budget budget={advice.budget} next={view.outlook?.next ? NEXT_WORDS[view.outlook.next] : null} />
           <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
         </Sheet>
       ) : null}
@@ -107,6 +109,14 @@ function Queen({ shown }: { shown: ShownQueen }) {
     </>
   );
 }
+
+const NEXT_WORDS = {
+  eggs: 'eggs',
+  larvae: 'larvae',
+  pupae: 'pupae',
+  workers: 'workers',
+  firstBatchEnd: 'the first batch complete',
+} as const;
 
 const REST_DAYS = 14;
 

@@ -55,10 +55,19 @@ export const KIND_TITLES: Record<EntryBody['kind'], string> = {
   rest: 'Left alone',
   loss: 'Lost',
   move: 'Moved',
+  knock: 'Knocked',
   health: 'Looked over',
   identify: 'Named',
   sign: 'Sign',
 };
+
+export const LOSS_WORDS = {
+  died: 'died',
+  escaped: 'escaped',
+  'given-away': 'given away',
+  merged: 'joined to another colony',
+  infertile: 'given up as infertile',
+} as const;
 
 export const SHAPE_WORDS: Record<string, string> = {
   'large-gaster': 'large gaster and thorax, small head',
@@ -112,13 +121,11 @@ export function entryWords(body: EntryBody, names: Names = {}): string {
       return join(`until ${dayText(body.until)} (${daysText(days)})`, text);
     }
     case 'loss':
-      return join(
-        { died: 'died', escaped: 'escaped', 'given-away': 'given away' }[body.how],
-        CAUSE_WORDS[body.cause],
-        text,
-      );
+      return join(LOSS_WORDS[body.how], CAUSE_WORDS[body.cause], text);
     case 'move':
       return join(`carried to ${names.place?.(body.placeId) ?? 'another place'}`, text);
+    case 'knock':
+      return body.text ?? 'shaken, not on purpose';
     case 'health':
       return join(
         findingWords(body.findings),

@@ -1,0 +1,180 @@
+import type { Due, ShelfRow } from '@gentle-burrow/core';
+import { format } from 'date-fns/format';
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { Linking, Pressable, StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { useSettings, useShelf } from '@/data/queries';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { dayText, nearText } from '@/ui/dates';
+import { Fold } from '@/ui/Fold';
+import { Said } from '@/ui/Said';
+import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
+import { Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+import { MyDays } from './MyDays';
+import { planOf, toPrepare } from './plan';
+
+const noon = (day: string) => `${day}T12:00:00.000Z`;
+
+/** When do the tubes want me? As few visits as possible, each with what to have ready; then all that rests. */
+export function VisitsPage() {
+  const shelf = useShelf();
+  const settings = useSettings();
+  const rows = shelf.data;
+  const plan = useMemo(() => (rows ? planOf(rows, settings, new Date()) : null), [rows, settings]);
+  const names = new Map((rows ?? []).map((r) => [r.queen.id, r.queen.label]));
+  const first = plan?.visits[0];
+  return (
+    <Screen question="When do the tubes want me?" back="/">
+      {shelf.loading ? <Loading what="the shelf" /> : null}
+      {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
+      {plan ? (
+        <>
+          <Words kind="answer">
+            {first
+              ? `${visitsText(plan.visits.length)} in the next three months; the next ${nearText(noon(first.day))}.`
+              : 'Nothing wants you in the next three months.'}
+          </Words>
+          {plan.timers.length > 0 ? (
+            <Sheet tight>
+              <Words kind="heading" level={2}>
+                Within hours
+              </Words>
+              {plan.timers.map((d) => (
+                <Line
+                  key={d.id}
+                  due={d}
+                  label={names.get(d.queenId) ?? ''}
+                  until={format(new Date(d.notAfter), 'HH:mm')}
+                />
+              ))}
+            </Sheet>
+          ) : null}
+          {plan.visits.slice(0, 3).map((v) => (
+            <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
+          ))}
+          {plan.visits.length > 3 ? (
+            <Fold title={`Later: ${visitsText(plan.visits.length - 3).toLowerCase()}`}>
+              {plan.visits.slice(3).map((v) => (
+                <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
+              ))}
+            </Fold>
+          ) : null}
+          {plan.unmet.length > 0 ? <Unmet due={plan.unmet as Due[]} names={names} /> : null}
+          <Resting rows={plan.resting} />
+          <Fold title="My days">
+            <MyDays settings={settings} />
+          </Fold>
+          <Fold title="In my own calendar">
+            <Words kind="small">
+              Subscribe to this address, and the visits move with the plan. It is served by this machine
+              alone.
+            </Words>
+            <Words kind="smallBold">{`${window.location.origin}/api/agenda.ics`}</Words>
+            <Button
+              mode="outlined"
+              icon="calendar-export"
+              style={styles.left}
+              onPress={() => void Linking.openURL('/api/agenda.ics')}
+            >
+              Take the visits as a calendar file
+            </Button>
+          </Fold>
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+const visitsText = (n: number): string => (n === 1 ? 'One visit' : `${n} visits`);
+
+function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: ReadonlyMap<string, string> }) {
+  const at = noon(day);
+  const prepare = toPrepare(due);
+  const tubes = new Set(due.map((d) => d.homeId)).size;
+  return (
+    <Sheet tight>
+      <View style={styles.head}>
+        <Words kind="heading" level={2}>
+          {`${format(new Date(at), 'EEEE')}, ${dayText(at)}`}
+        </Words>
+        <Words kind="small" soft>
+          {tubes === 1 ? 'one tube' : `${tubes} tubes`}
+        </Words>
+      </View>
+      <Words kind="small" soft>{`Have ready: ${prepare.join(', ')}.`}</Words>
+      {due.map((d) => (
+        <Line key={d.id} due={d} label={names.get(d.queenId) ?? ''} until={dayText(d.notAfter)} />
+      ))}
+    </Sheet>
+  );
+}
+
+function Line({ due, label, until }: { due: Due; label: string; until: string }) {
+  const p = useBurrow();
+  return (
+    <Pressable
+      role="link"
+      aria-label={`To ${label}`}
+      onPress={() => router.navigate(`/queens/${due.queenId}` as never)}
+      style={[styles.line, { borderBottomColor: p.rule }]}
+    >
+      <View style={styles.label}>
+        <Words kind="bold">{label}</Words>
+      </View>
+      <View style={styles.fill}>
+        <Said phrase={due.says} />
+        <Words kind="small" soft>{`not after ${until}`}</Words>
+      </View>
+    </Pressable>
+  );
+}
+
+function Unmet({ due, names }: { due: Due[]; names: ReadonlyMap<string, string> }) {
+  const p = useBurrow();
+  return (
+    <Sheet tight>
+      <Words kind="heading" level={2} color={p.clay}>
+        On none of your days
+      </Words>
+      <Words kind="small">Find another hour for these, or change your days below.</Words>
+      {due.map((d) => (
+        <Line key={d.id} due={d} label={names.get(d.queenId) ?? ''} until={dayText(d.notAfter)} />
+      ))}
+    </Sheet>
+  );
+}
+
+function Resting({ rows }: { rows: readonly ShelfRow[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <Sheet tight>
+      <Words kind="heading" level={2}>
+        At rest
+      </Words>
+      {rows.map((r) => (
+        <Words key={r.queen.id}>
+          {`${r.queen.label}: ${r.restUntil ? `until ${dayText(r.restUntil)}` : 'until further notice'}`}
+        </Words>
+      ))}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  left: { alignSelf: 'flex-start' },
+  head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' },
+  line: {
+    flexDirection: 'row',
+    gap: SPACE.m,
+    minHeight: TARGET,
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    paddingVertical: SPACE.xs,
+  },
+  label: { minWidth: 36 },
+  fill: { flex: 1 },
+});

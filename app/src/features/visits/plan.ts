@@ -1,0 +1,41 @@
+import {
+  planVisits,
+  type Due,
+  type KeeperSettings,
+  type ShelfRow,
+  type VisitPlan,
+} from '@gentle-burrow/core';
+
+/** How far ahead visits are planned, days. */
+export const AHEAD_DAYS = 90;
+
+export interface ShelfPlan extends VisitPlan {
+  /** Due within hours, told by themselves. */
+  timers: Due[];
+  /** Tubes that want nothing for now, soonest first. */
+  resting: ShelfRow[];
+}
+
+/** The visits that the shelf wants of its keeper, in the days that the keeper has. */
+export function planOf(
+  rows: readonly ShelfRow[],
+  { weekdays, absences }: Pick<KeeperSettings, 'weekdays' | 'absences'>,
+  now: Date,
+): ShelfPlan {
+  const due = rows.flatMap((r) => r.due);
+  const plan = planVisits(
+    due.filter((d) => !d.timer),
+    { weekdays, absences, from: now.toISOString(), days: AHEAD_DAYS },
+  );
+  const today = now.toISOString().slice(0, 10);
+  const wanted = new Set(
+    plan.visits.filter((v) => v.day === today).flatMap((v) => v.windows.map((w) => w.queenId)),
+  );
+  const resting = rows
+    .filter((r) => !r.lost && !wanted.has(r.queen.id) && r.pressure === 'rest')
+    .sort((a, b) => (a.restUntil ?? '9').localeCompare(b.restUntil ?? '9'));
+  return { ...plan, timers: due.filter((d) => d.timer), resting };
+}
+
+/** Everything to have ready for some tasks, each once. */
+export const toPrepare = (due: readonly Due[]): string[] => [...new Set(due.flatMap((d) => d.prepare))];

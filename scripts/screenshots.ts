@@ -34,6 +34,11 @@ async function toTubeStep(page: Page): Promise<void> {
   await next('Which tube, and how full?');
 }
 
+async function beginRound(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('heading', { name: /, 1 of/ }).waitFor();
+}
+
 async function openPlace(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Change Pantry shelf' }).click();
   await scrollTo(120)(page);
@@ -52,7 +57,9 @@ const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone'], prepare: scrollTo(660) },
   { name: 'founder', path: `/queens/${id('C2')}`, sizes: ['phone'], prepare: scrollTo(1680) },
   { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone', 'wide'], prepare: halfLook },
-  { name: 'new-queen', path: '/queens/new', sizes: ['phone', 'wide'], prepare: toTubeStep },
+  { name: 'new-queen', path: '/queens/new', sizes: ['phone'], prepare: toTubeStep },
+  { name: 'visits', path: '/visits', sizes: ['phone'] },
+  { name: 'round', path: '/round', sizes: ['phone'], prepare: beginRound },
   { name: 'bench', path: '/bench', sizes: ['phone', 'wide'], prepare: scrollTo(260) },
   { name: 'stock', path: '/stock', sizes: ['phone'] },
   { name: 'places', path: '/places', sizes: ['phone'], prepare: openPlace },

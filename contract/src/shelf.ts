@@ -1,4 +1,5 @@
 import {
+  LOSS_WAYS,
   OUTLOOK_EVENTS,
   PRESSURES,
   queenSchema,
@@ -7,7 +8,7 @@ import {
   type ShelfRow,
 } from '@gentle-burrow/core';
 import { z } from 'zod';
-import { instant, instantBand, milestones, phraseSchema } from './common';
+import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
 import { lastCount } from './view';
 
 export const shelfRowSchema = z.object({
@@ -26,6 +27,15 @@ export const shelfRowSchema = z.object({
   next: z.object({ event: z.enum(OUTLOOK_EVENTS), band: instantBand }).nullable(),
   lost: z.object({ how: z.string(), at: instant }).nullable(),
   lastLookAt: instant.nullable(),
+  life: z
+    .object({
+      from: instant,
+      eggs: intervalSchema,
+      workers: intervalSchema,
+      cameWithWorkers: z.boolean(),
+      ended: z.object({ at: instant, how: z.enum(LOSS_WAYS) }).nullable(),
+    })
+    .nullable(),
   due: z.array(
     z.object({
       id: z.string(),

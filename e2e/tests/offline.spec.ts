@@ -42,6 +42,9 @@ test('server unreachable while logging: the look waits in the browser and is sen
 
 test('a queen can be taken in without a connection', async ({ page, burrow }) => {
   await page.goto(burrow.url);
+  // from then on the application itself is kept by the browser
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.waitForTimeout(1000);
   await page.getByRole('button', { name: 'Take in a queen' }).first().click();
   await page.getByRole('radio', { name: 'Caught digging' }).click();
   await nextTo(page, 'Is she healthy?');

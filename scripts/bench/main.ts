@@ -1,4 +1,5 @@
 // `npm run bench`: measures the budgets of the design and prints them as a table. Nothing here is a test.
+import { benchAgenda } from './agenda';
 import { benchBrowser } from './browser';
 import { benchOutlook } from './outlook';
 import { benchShelf } from './shelf';
@@ -12,6 +13,7 @@ const add = (more: Row[]) => {
 
 console.log('Measuring; this takes two or three minutes …');
 add(benchOutlook());
+add(benchAgenda());
 add(await benchShelf());
 add(await benchBrowser());
 

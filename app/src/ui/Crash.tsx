@@ -4,22 +4,15 @@ import { Button } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
 import { Words } from './Words';
 
-interface CrashProps {
-  /** Another page is another chance. */
-  page: string;
-  children: ReactNode;
-}
-
-/** A fault in a page must not take the rest with it, nor what was written. */
-export class Crash extends Component<CrashProps, { error: Error | null }> {
+/**
+ * A fault in a page must not take the rest with it, nor what was written. It stands inside a route, never around all of
+ * them: taking the routes down with the page would lose the way that led there.
+ */
+export class Crash extends Component<{ children: ReactNode }, { error: Error | null }> {
   override state = { error: null as Error | null };
 
   static getDerivedStateFromError(error: Error) {
     return { error };
-  }
-
-  override componentDidUpdate(before: CrashProps) {
-    if (before.page !== this.props.page && this.state.error) this.setState({ error: null });
   }
 
   override render() {

@@ -7,7 +7,6 @@ import { ShelfPane } from '@/features/shelf/ShelfPane';
 import { useBurrow } from '@/theme/theme';
 import { SHELF_PANE, WIDE } from '@/theme/tokens';
 import { Banner } from './Banner';
-import { Crash } from './Crash';
 import { KeyHelp } from './KeyHelp';
 import { useKeys } from './keys';
 import { fetchPagesAhead } from './pages';
@@ -60,9 +59,7 @@ export function Frame() {
           </View>
         ) : null}
         <View style={styles.fill}>
-          <Crash page={path}>
-            <Slot />
-          </Crash>
+          <Slot />
         </View>
       </View>
       <UndoBar />

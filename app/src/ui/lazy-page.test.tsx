@@ -1,16 +1,8 @@
-import { Component, type ReactNode } from 'react';
+import { onlineManager } from '@tanstack/react-query';
 import { Text } from 'react-native';
 import { act, screen } from '@testing-library/react';
 import { show } from '../../test/kit';
 import { lazyPage } from './lazy-page';
-
-class Guard extends Component<{ children: ReactNode }, { said: string | null }> {
-  override state = { said: null as string | null };
-  static getDerivedStateFromError = (error: Error) => ({ said: error.message });
-  override render() {
-    return this.state.said === null ? this.props.children : <Text>{this.state.said}</Text>;
-  }
-}
 
 const Named = ({ name }: { name: string }) => <Text>{`Page of ${name}`}</Text>;
 
@@ -34,14 +26,34 @@ test('a page that has come once is there at once', async () => {
   expect(load).toHaveBeenCalledTimes(1);
 });
 
-test('a page that cannot be fetched is told to whoever stands guard', async () => {
+test('a page that cannot be fetched says so, and comes when the server can be reached again', async () => {
+  const load = jest.fn((): Promise<typeof Named> => Promise.reject(new Error('no way through')));
+  const Page = lazyPage<{ name: string }>(load);
+  show(<Page name="S1" />);
+  expect(await screen.findByText(/could not be fetched from the server/)).toBeTruthy();
+  load.mockImplementation(() => Promise.resolve(Named));
+  await act(async () => {
+    onlineManager.setOnline(false);
+    onlineManager.setOnline(true);
+  });
+  expect(await screen.findByText('Page of S1')).toBeTruthy();
+});
+
+test('a page that breaks keeps what stands around it', async () => {
   const quiet = jest.spyOn(console, 'error').mockImplementation(() => {});
-  const Page = lazyPage<object>(() => Promise.reject(new Error('no way through')));
-  show(
-    <Guard>
-      <Page />
-    </Guard>,
+  const Page = lazyPage<object>(() =>
+    Promise.resolve(() => {
+      throw new Error('a fault inside');
+    }),
   );
-  expect(await screen.findByText('no way through')).toBeTruthy();
+  show(
+    <>
+      <Text>around it</Text>
+      <Page />
+    </>,
+  );
+  expect(await screen.findByText('This page broke.')).toBeTruthy();
+  expect(screen.getByText('a fault inside')).toBeTruthy();
+  expect(screen.getByText('around it')).toBeTruthy();
   quiet.mockRestore();
 });

@@ -3,6 +3,8 @@ export const PAGES = {
   queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
   look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
   intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
+  cohort: () => import('@/features/cohort/CohortPage').then((m) => m.CohortPage),
+  round: () => import('@/features/round/RoundPage').then((m) => m.RoundPage),
   visits: () => import('@/features/visits/VisitsPage').then((m) => m.VisitsPage),
   workbench: () => import('@/features/workbench/WorkbenchPage').then((m) => m.WorkbenchPage),
   bench: () => import('@/features/bench/BenchPage').then((m) => m.BenchPage),

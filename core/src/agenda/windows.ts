@@ -148,12 +148,5 @@ function addLook(view: QueenView, v: Verdict, now: Instant, add: Add): void {
   const band = next ? view.outlook?.events[next].band : null;
   const best = latest(from, band?.p50 ?? null) as Instant;
   const last = latest(addDays(from, LOOK_SLACK_DAYS), band?.p90 ?? null) as Instant;
-  add(
-    'look',
-    from,
-    best,
-    last,
-    ['One short look: brood, water line, plug.'],
-    ['red light', 'this application'],
-  );
+  add('look', from, best, last, ['One short look: brood, water line, plug.'], ['red light']);
 }

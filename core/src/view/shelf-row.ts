@@ -1,4 +1,5 @@
 import { windowsOf, type Due } from '../agenda';
+import type { Life } from '../cohort';
 import { PRESSURES, type Pressure } from '../care';
 import type { Queen, TubeHome } from '../log';
 import { msOf, type Band, type Instant, type Phrase } from '../quantity';
@@ -25,6 +26,8 @@ export interface ShelfRow {
   next: { event: OutlookEvent; band: Band<Instant | null> } | null;
   lost: { how: string; at: Instant } | null;
   lastLookAt: Instant | null;
+  /** Her life so far, for what the shelf shows as a whole; null without an intake. */
+  life: Life | null;
   /** What is due at her tube, as windows. */
   due: Due[];
 }
@@ -51,6 +54,15 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
     next: ahead && event ? { event, band: ahead.events[event].band } : null,
     lost: known.loss ? { how: known.loss.how, at: known.loss.at } : null,
     lastLookAt: known.lastLook?.at ?? null,
+    life: known.intake
+      ? {
+          from: known.intake.at,
+          eggs: known.appearances.eggs.interval,
+          workers: known.appearances.workers.interval,
+          cameWithWorkers: known.appearances.workers.byEntry === known.intake.entryId,
+          ended: known.loss ? { at: known.loss.at, how: known.loss.how } : null,
+        }
+      : null,
     due: windowsOf({ queen, tube }, view, now),
   };
 }

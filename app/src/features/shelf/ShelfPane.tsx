@@ -74,14 +74,14 @@ export function ShelfPane({ chosen, beside = false }: ShelfPaneProps) {
       {rows && rows.length > 0 ? (
         <>
           <Words kind="answer">{answer(rows)}</Words>
-          <Button
-            mode="text"
-            icon="calendar-outline"
-            style={styles.visits}
-            onPress={() => router.navigate('/visits' as never)}
-          >
-            When to come: the visits ahead
-          </Button>
+          <View style={styles.ways}>
+            <Button mode="text" icon="calendar-outline" onPress={() => router.navigate('/visits' as never)}>
+              Visits ahead
+            </Button>
+            <Button mode="text" icon="rotate-right" onPress={() => router.navigate('/round' as never)}>
+              Go round
+            </Button>
+          </View>
           {sections(rows, shown).map(({ title, n, rows: some }) => (
             <View key={title} style={styles.section}>
               <SectionTitle title={title} n={n} />
@@ -185,7 +185,7 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row' },
   foot: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   fill: { flex: 1 },
-  visits: { alignSelf: 'flex-start', marginLeft: -SPACE.m, marginTop: -SPACE.m },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', marginLeft: -SPACE.m, marginTop: -SPACE.m },
   icon: { margin: 0, width: TARGET, height: TARGET },
   section: { gap: SPACE.s },
   title: {

@@ -1,4 +1,4 @@
-import type { Due, ShelfRow } from '@gentle-burrow/core';
+import type { Due } from '@gentle-burrow/core';
 import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
@@ -15,7 +15,7 @@ import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { MyDays } from './MyDays';
-import { planOf, toPrepare } from './plan';
+import { planOf, toPrepare, type ShelfPlan } from './plan';
 
 const noon = (day: string) => `${day}T12:00:00.000Z`;
 
@@ -148,16 +148,16 @@ function Unmet({ due, names }: { due: Due[]; names: ReadonlyMap<string, string> 
   );
 }
 
-function Resting({ rows }: { rows: readonly ShelfRow[] }) {
+function Resting({ rows }: { rows: ShelfPlan['resting'] }) {
   if (rows.length === 0) return null;
   return (
     <Sheet tight>
       <Words kind="heading" level={2}>
         At rest
       </Words>
-      {rows.map((r) => (
-        <Words key={r.queen.id}>
-          {`${r.queen.label}: ${r.restUntil ? `until ${dayText(r.restUntil)}` : 'until further notice'}`}
+      {rows.map(({ row, until }) => (
+        <Words key={row.queen.id}>
+          {`${row.queen.label}: ${until ? `until ${dayText(noon(until))}` : 'until further notice'}`}
         </Words>
       ))}
     </Sheet>

@@ -12,8 +12,8 @@ export const AHEAD_DAYS = 90;
 export interface ShelfPlan extends VisitPlan {
   /** Due within hours, told by themselves. */
   timers: Due[];
-  /** Tubes that want nothing for now, soonest first. */
-  resting: ShelfRow[];
+  /** Tubes that want nothing today, each until its next visit, yyyy-mm-dd; soonest first. */
+  resting: { row: ShelfRow; until: string | null }[];
 }
 
 /** The visits that the shelf wants of its keeper, in the days that the keeper has. */
@@ -31,9 +31,12 @@ export function planOf(
   const wanted = new Set(
     plan.visits.filter((v) => v.day === today).flatMap((v) => v.windows.map((w) => w.queenId)),
   );
+  const nextVisit = (id: string) =>
+    plan.visits.find((v) => v.windows.some((w) => w.queenId === id))?.day ?? null;
   const resting = rows
-    .filter((r) => !r.lost && !wanted.has(r.queen.id) && r.pressure === 'rest')
-    .sort((a, b) => (a.restUntil ?? '9').localeCompare(b.restUntil ?? '9'));
+    .filter((r) => !r.lost && !wanted.has(r.queen.id))
+    .map((row) => ({ row, until: nextVisit(row.queen.id) ?? row.restUntil?.slice(0, 10) ?? null }))
+    .sort((a, b) => (a.until ?? '9').localeCompare(b.until ?? '9'));
   return { ...plan, timers: due.filter((d) => d.timer), resting };
 }
 

@@ -47,6 +47,12 @@ export function WorkbenchPage() {
         />
         <Way to="/scan" icon="qrcode-scan" title="Read a label" says="By camera, or from a picture." />
         <Way
+          to="/cohort"
+          icon="chart-line-variant"
+          title="What they show"
+          says="Survival and the way to workers, by species, batch, place and school."
+        />
+        <Way
           to="/settings"
           icon="cog-outline"
           title="Settings and records"

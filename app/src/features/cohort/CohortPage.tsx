@@ -1,0 +1,98 @@
+import { compare, daysBetween, LOOKING_SCHOOLS, type CohortGroup, type ShelfRow } from '@gentle-burrow/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useSettings, useShelf, useSpecies } from '@/data/queries';
+import { Choice } from '@/ui/Choice';
+import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
+import { Sheet } from '@/ui/Sheet';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+import { Curves } from './Curves';
+
+const BY = [
+  { value: 'species', label: 'Species' },
+  { value: 'batch', label: 'Batch' },
+  { value: 'place', label: 'Place' },
+  { value: 'school', label: 'School of looking' },
+  { value: 'all', label: 'All together' },
+] as const;
+type By = (typeof BY)[number]['value'];
+
+/** What do my queens show so far? Survival and the way to workers, with no ranking that the data do not carry. */
+export function CohortPage() {
+  const shelf = useShelf();
+  const species = useSpecies();
+  const settings = useSettings();
+  const [by, setBy] = useState<By>('species');
+  const [width, onLayout] = useWidth();
+  const rows = shelf.data;
+  const shown = useMemo(() => {
+    if (!rows) return null;
+    const nameOf = (r: ShelfRow): string => {
+      const school = r.queen.lookingSchool ?? settings.lookingSchool;
+      switch (by) {
+        case 'species':
+          return species.find((s) => s.id === r.profileId)?.name ?? 'Unknown';
+        case 'batch':
+          return r.queen.batch || 'no batch';
+        case 'place':
+          return r.placeName;
+        case 'school':
+          return LOOKING_SCHOOLS.find((s) => s.id === school)?.name ?? school;
+        case 'all':
+          return 'All queens';
+      }
+    };
+    const lives = rows.flatMap((r) => (r.life ? [{ group: nameOf(r), life: r.life }] : []));
+    const now = new Date().toISOString();
+    const days = Math.max(30, ...lives.map((l) => daysBetween(l.life.from, now)));
+    return { ...compare(lives, now), days };
+  }, [rows, by, species, settings]);
+  return (
+    <Screen question="What do my queens show so far?" back="/workbench">
+      {shelf.loading ? <Loading what="the shelf" /> : null}
+      {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
+      <Choice label="Compared by" options={BY} value={by} onChange={(v) => setBy(v)} />
+      {shown ? (
+        <>
+          <Words kind="answer">
+            {shown.groups.length === 0 ? 'No queen has been taken in yet.' : shown.says}
+          </Words>
+          <View onLayout={onLayout} />
+          {shown.groups.map((g) => (
+            <Sheet tight key={g.name}>
+              <Words kind="heading" level={2}>
+                {g.name}
+              </Words>
+              <Words kind="small">{groupWords(g)}</Words>
+              <Curves group={g} width={width} days={shown.days} />
+            </Sheet>
+          ))}
+          <Words kind="small" soft>
+            Solid: alive (Kaplan and Meier; dotted, their 95 % interval). Dashed: still without workers
+            (Turnbull, from looks as intervals; a slope where it is not known when). Escaped, given away,
+            joined and infertile queens count as alive until then. Queens bought with workers are left out.
+          </Words>
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+function groupWords(g: CohortGroup): string {
+  const queens = g.n === 1 ? '1 queen' : `${g.n} queens`;
+  const last = g.survival[g.survival.length - 1];
+  return [
+    `${queens}, ${g.died} died`,
+    last && g.n >= 5
+      ? `${Math.round(100 * last.survival)} % alive after day ${last.time} (${Math.round(100 * last.low)} to ${Math.round(100 * last.high)})`
+      : g.n < 5
+        ? 'too few for a share'
+        : null,
+    `${g.founded} seen with workers`,
+    g.medianDays !== null ? `half of them by about day ${Math.round(g.medianDays)}` : null,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -1,0 +1,256 @@
+import type { Milestone, ShelfRow } from '@gentle-burrow/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { amendEntry, useQueen, useShelf, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { CountPad } from '@/features/look/CountPad';
+import { EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from '@/features/look/look-draft';
+import { LookDrawing } from '@/features/look/LookDrawing';
+import { SPACE } from '@/theme/tokens';
+import { dayText } from '@/ui/dates';
+import { useDraft } from '@/ui/drafts';
+import { Fault } from '@/ui/fields';
+import { Fold } from '@/ui/Fold';
+import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
+import { offerUndo } from '@/ui/undo';
+import { Words } from '@/ui/Words';
+import {
+  begin,
+  changes,
+  checksFor,
+  current,
+  NO_ROUND,
+  noChange,
+  whoIsDue,
+  type Outcome,
+  type Round,
+} from './round';
+
+/** Tube by tube: what to check and why, one tap for "no change", and at the end what it changed. */
+export function RoundPage() {
+  const shelf = useShelf();
+  const { value: round, change, clear } = useDraft<Round>('round', NO_ROUND);
+  const id = current(round);
+  const settle = (queen: string, outcome: Outcome) => change({ done: { ...round.done, [queen]: outcome } });
+  if (round.queue.length > 0 && id) {
+    return (
+      <Card
+        key={id}
+        id={id}
+        row={shelf.data?.find((r) => r.queen.id === id)}
+        at={Object.keys(round.done).length + 1}
+        of={round.queue.length}
+        onDone={(outcome) => settle(id, outcome)}
+        onUndo={() =>
+          change({ done: Object.fromEntries(Object.entries(round.done).filter(([k]) => k !== id)) })
+        }
+        onEnd={() => change({ queue: Object.keys(round.done) })}
+      />
+    );
+  }
+  if (round.queue.length > 0) return <Summary round={round} rows={shelf.data ?? []} onClose={clear} />;
+  return (
+    <Screen question="Shall we go round?" back="/">
+      {shelf.loading ? <Loading what="the shelf" /> : null}
+      {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
+      {shelf.data ? <Start rows={shelf.data} onBegin={(rows) => change(begin(rows))} /> : null}
+    </Screen>
+  );
+}
+
+function Start({ rows, onBegin }: { rows: readonly ShelfRow[]; onBegin(rows: ShelfRow[]): void }) {
+  const { due, resting } = whoIsDue(rows);
+  const n = (list: readonly ShelfRow[]) => (list.length === 1 ? 'One tube' : `${list.length} tubes`);
+  return (
+    <>
+      <Words kind="answer">
+        {due.length > 0
+          ? `${n(due)} may be looked at${resting.length > 0 ? `; ${resting.length} rest and are left out` : ''}.`
+          : 'All rest. The kindest round is none.'}
+      </Words>
+      <Words>
+        Red light, a steady hand, one short look at each. You may stop at any tube and go on later, also
+        without a connection.
+      </Words>
+      <View style={styles.row}>
+        <Button mode="contained" disabled={due.length === 0} onPress={() => onBegin(due)}>
+          Begin
+        </Button>
+        {resting.length > 0 ? (
+          <Button mode="text" onPress={() => onBegin([...due, ...resting])}>
+            With those at rest too
+          </Button>
+        ) : null}
+      </View>
+    </>
+  );
+}
+
+interface CardProps {
+  id: string;
+  row: ShelfRow | undefined;
+  at: number;
+  of: number;
+  onDone(outcome: Outcome): void;
+  onUndo(): void;
+  onEnd(): void;
+}
+
+function Card({ id, row, at, of, onDone, onUndo, onEnd }: CardProps) {
+  const { data, loading, error, retry } = useQueen(id);
+  if (data)
+    return <TubeCard shown={data} row={row} at={at} of={of} onDone={onDone} onUndo={onUndo} onEnd={onEnd} />;
+  return (
+    <Screen question={row ? row.queen.label : 'One moment'} back="/">
+      {loading ? <Loading what="her tube" /> : null}
+      {error ? <Failed error={error} onRetry={retry} /> : null}
+      <Button mode="outlined" onPress={() => onDone('skipped')}>
+        Leave her out
+      </Button>
+    </Screen>
+  );
+}
+
+function TubeCard({
+  shown,
+  row,
+  at,
+  of,
+  onDone,
+  onUndo,
+  onEnd,
+}: Omit<CardProps, 'id'> & { shown: ShownQueen }) {
+  const { facts, view } = shown;
+  const { queen, tube } = facts;
+  const { value: draft, change, clear } = useDraft<LookDraft>(`round.${queen.id}`, EMPTY_LOOK);
+  const [stage, setStage] = useState<Milestone>('eggs');
+  const profile = useSpecies().find((s) => s.id === view.profileId);
+  const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt);
+  const touched = faults.all === undefined;
+  const keep = async (outcome: Outcome) => {
+    const now = new Date().toISOString();
+    const body =
+      outcome === 'no-change'
+        ? noChange(view, now)
+        : lookBody({ ...draft, queen: draft.queen ?? 'seen' }, now);
+    const entry = await writeEntry(queen.id, body);
+    clear();
+    onDone(outcome);
+    offerUndo(`${queen.label}: ${outcome === 'no-change' ? 'no change' : 'look kept'}.`, async () => {
+      await amendEntry(queen.id, entry.id, null);
+      onUndo();
+    });
+  };
+  const checks = checksFor(row, view);
+  return (
+    <Screen
+      question={`${queen.label}, ${at} of ${of}`}
+      back="/"
+      foot={
+        <View style={styles.foot}>
+          <Button mode="outlined" style={styles.fill} onPress={() => onDone('skipped')}>
+            Leave her out
+          </Button>
+          {touched ? (
+            <Button
+              mode="contained"
+              style={styles.fill}
+              disabled={faults.counts !== undefined}
+              onPress={() => void keep('looked')}
+            >
+              Keep, next
+            </Button>
+          ) : (
+            <Button mode="contained" style={styles.fill} onPress={() => void keep('no-change')}>
+              No change
+            </Button>
+          )}
+        </View>
+      }
+    >
+      <Words kind="latin" soft>
+        {profile?.name ?? 'Unknown'}
+      </Words>
+      <View role="list" aria-label="What to check">
+        {(checks.length > 0 ? checks : ['Is she alive, and is all as it was?']).map((c) => (
+          <View role="listitem" key={c}>
+            <Words>{`· ${c}`}</Words>
+          </View>
+        ))}
+      </View>
+      <LookDrawing
+        tube={tube}
+        profile={profile}
+        draft={draft}
+        reckonedMm={view.counsel?.reservoir.lineMm ?? tube.waterLineMm}
+        stage={stage}
+        onStage={setStage}
+        onChange={change}
+      />
+      <CountPad
+        key={stage}
+        stage={stage}
+        count={draft.counts[stage]}
+        fault={faults.counts?.[stage]}
+        onChange={(c) => change({ counts: { ...draft.counts, [stage]: c } })}
+      />
+      <Fault>{faults.counts ? 'Put the counts right, then go on.' : undefined}</Fault>
+      <Fold title="More, or stop here">
+        <View style={styles.row}>
+          <Button mode="text" onPress={() => router.navigate(`/queens/${queen.id}/look` as never)}>
+            Plug, mould, note
+          </Button>
+          <Button mode="text" onPress={onEnd}>
+            End the round here
+          </Button>
+        </View>
+      </Fold>
+    </Screen>
+  );
+}
+
+const OUTCOMES: Record<Outcome, string> = {
+  'no-change': 'no change',
+  looked: 'looked at',
+  skipped: 'left out',
+};
+
+function Summary({ round, rows, onClose }: { round: Round; rows: readonly ShelfRow[]; onClose(): void }) {
+  const list = changes(round, rows, dayText);
+  const looked = list.filter((c) => c.outcome !== 'skipped').length;
+  return (
+    <Screen question="The round is over" back="/">
+      <Words kind="answer">
+        {looked === 1 ? 'One tube was looked at.' : `${looked} tubes were looked at.`} Now shut the drawer.
+      </Words>
+      <View role="list" aria-label="What it changed">
+        {list.map((c) => (
+          <View role="listitem" key={c.id} style={styles.change}>
+            <Words kind="bold">{`${c.label}: ${OUTCOMES[c.outcome]}`}</Words>
+            <Words kind="small">{c.says}</Words>
+          </View>
+        ))}
+      </View>
+      <Button
+        mode="contained"
+        style={styles.left}
+        onPress={() => {
+          onClose();
+          router.navigate('/' as never);
+        }}
+      >
+        Close the round
+      </Button>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  foot: { flexDirection: 'row', gap: SPACE.s },
+  fill: { flex: 1 },
+  left: { alignSelf: 'flex-start' },
+  change: { paddingVertical: SPACE.xs },
+});

@@ -1,0 +1,108 @@
+import { shelfRow, DEFAULT_SETTINGS, queenView, type EntryBody, type Entry } from '@gentle-burrow/core';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { drop, outboxItems } from '@/data/outbox';
+import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { begin, changes, current, noChange } from './round';
+import { RoundPage } from './RoundPage';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+const worker = { postMessage: jest.fn(), terminate: jest.fn() };
+(globalThis as { Worker?: unknown }).Worker ??= jest.fn(() => worker);
+
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+  localStorage.clear();
+});
+
+const look = (ago: number, eggs: number): EntryBody => ({
+  kind: 'look',
+  at: daysAgo(ago),
+  queen: 'seen',
+  eggs: { low: eggs, high: eggs },
+  wetFront: 'right',
+});
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const rowOf = (q: ReturnType<typeof madeQueen>) => {
+  const now = new Date().toISOString();
+  return shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now);
+};
+
+test('twenty tubes without change: one tap each, and one to begin', async () => {
+  const queens = Array.from({ length: 20 }, (_, i) => madeQueen(`Q${i + 1}`, 60, [look(30, 6)]));
+  const server = new PretendServer(queens);
+  show(<RoundPage />);
+  let taps = 0;
+  const tap = async (name: string) => {
+    fireEvent.click(await screen.findByRole('button', { name }));
+    taps++;
+  };
+  await screen.findByText(/20 tubes may be looked at/);
+  await tap('Begin');
+  for (let i = 1; i <= 20; i++) {
+    await screen.findByRole('heading', { name: new RegExp(`, ${i} of 20$`) });
+    await tap('No change');
+  }
+  await screen.findByRole('heading', { name: 'The round is over' });
+  expect(taps).toBe(21);
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(20));
+  expect(server.bodiesOf('/entries')[0]).toMatchObject({
+    kind: 'look',
+    queen: 'seen',
+    eggs: { low: 6, high: 6 },
+  });
+  expect(server.bodiesOf('/entries')[0]).not.toHaveProperty('waterLineMm');
+}, 120_000);
+
+test('left and gone on with where it stood; one tube left out, one counted', async () => {
+  const server = new PretendServer([madeQueen('A', 60, [look(30, 6)]), madeQueen('B', 60, [look(30, 4)])]);
+  const first = show(<RoundPage />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Begin' }));
+  await screen.findByRole('heading', { name: /, 1 of 2$/ });
+  fireEvent.click(await screen.findByRole('button', { name: 'Leave her out' }));
+  await screen.findByRole('heading', { name: /, 2 of 2$/ });
+  first.unmount();
+  show(<RoundPage />);
+  await screen.findByRole('heading', { name: /, 2 of 2$/ });
+  press('3 eggs');
+  press('Keep, next');
+  await screen.findByText('One tube was looked at. Now shut the drawer.');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  expect(server.bodiesOf('/entries')[0]).toMatchObject({ eggs: { low: 3, high: 3 }, queen: 'seen' });
+});
+
+test('those at rest are left out unless the keeper says otherwise', async () => {
+  new PretendServer([madeQueen('A', 2)]);
+  show(<RoundPage />);
+  expect(await screen.findByText(/All rest. The kindest round is none/)).toBeTruthy();
+  press('With those at rest too');
+  expect(await screen.findByRole('heading', { name: 'A, 1 of 1' })).toBeTruthy();
+});
+
+describe('the round itself', () => {
+  test('no change claims what was counted before, and no water line that nobody read', () => {
+    const q = madeQueen('A', 60, [look(30, 6)]);
+    const now = new Date().toISOString();
+    const body = noChange(queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now);
+    expect(body).toMatchObject({ eggs: { low: 6, high: 6 }, wetFront: 'right', text: 'no change' });
+    expect(body).not.toHaveProperty('waterLineMm');
+    // caught alone, she had none, and has none still
+    expect(body).toMatchObject({ pupae: { low: 0, high: 0 } });
+  });
+  test('what it changed is told by how far the outlook moved', () => {
+    const q = madeQueen('A', 60, [look(30, 6)]);
+    const round = begin([rowOf(q)]);
+    expect(current(round)).toBe(q.queen.id);
+    const late: EntryBody = { ...look(0.01, 6), larvae: { low: 0, high: 0 } } as EntryBody;
+    const after = {
+      ...q,
+      entries: [
+        ...q.entries,
+        { ...late, id: q.entries[0]!.id.replace(/.$/, '0'), queenId: q.queen.id, loggedAt: late.at } as Entry,
+      ],
+    };
+    const done = { ...round, done: { [q.queen.id]: 'looked' as const } };
+    expect(current(done)).toBeNull();
+    const [change] = changes(done, [rowOf(after)], (at) => at.slice(0, 10));
+    expect(change?.says).toMatch(/larvae \d+ days later, about \d{4}/);
+  });
+});

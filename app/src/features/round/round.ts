@@ -1,0 +1,125 @@
+import {
+  MILESTONES,
+  type BodyOf,
+  type Instant,
+  type OutlookEvent,
+  type QueenView,
+  type ShelfRow,
+} from '@gentle-burrow/core';
+
+/** What became of one tube in this round. */
+export type Outcome = 'no-change' | 'looked' | 'skipped';
+
+/** A round under way: kept on this device, so that it can be left and gone on with. */
+export interface Round {
+  /** Queens in the order of the shelf; empty before it has begun. */
+  queue: string[];
+  done: Record<string, Outcome>;
+  /** What each was expected to show next when the round began. */
+  before: Record<string, { event: OutlookEvent; p50: Instant | null } | null>;
+}
+
+export const NO_ROUND: Round = { queue: [], done: {}, before: {} };
+
+/** Who may be looked at, and who rests and is left out unless the keeper says otherwise. */
+export function whoIsDue(rows: readonly ShelfRow[]): { due: ShelfRow[]; resting: ShelfRow[] } {
+  const living = rows.filter((r) => !r.lost);
+  return {
+    due: living.filter((r) => r.pressure !== 'rest'),
+    resting: living.filter((r) => r.pressure === 'rest'),
+  };
+}
+
+export const begin = (rows: readonly ShelfRow[]): Round => ({
+  queue: rows.map((r) => r.queen.id),
+  done: {},
+  before: Object.fromEntries(
+    rows.map((r) => [r.queen.id, r.next ? { event: r.next.event, p50: r.next.band.p50 } : null]),
+  ),
+});
+
+/** The tube at hand; null when the round is over. */
+export const current = ({ queue, done }: Round): string | null => queue.find((id) => !(id in done)) ?? null;
+
+/** One tap: everything as it was last counted, and she was seen. A water line is not claimed that nobody read. */
+export function noChange(view: QueenView, now: Instant): BodyOf<'look'> {
+  const counts = Object.fromEntries(
+    MILESTONES.flatMap((m) => {
+      const count = view.ledger.counts[m];
+      return count ? [[m, count.range]] : [];
+    }),
+  );
+  const { wetFront, mould } = view.ledger;
+  return {
+    kind: 'look',
+    at: now,
+    queen: 'seen',
+    ...counts,
+    ...(wetFront ? { wetFront: wetFront.value } : {}),
+    ...(mould ? { mould: mould.value } : {}),
+    text: 'no change',
+  };
+}
+
+const WORDS: Record<OutlookEvent, string> = {
+  eggs: 'eggs',
+  larvae: 'larvae',
+  pupae: 'pupae',
+  workers: 'first workers',
+  firstBatchEnd: 'the last of the first batch',
+};
+
+/** What to check at this tube, and why: what is due, then what is likely to be new. */
+export function checksFor(row: ShelfRow | undefined, view: QueenView): string[] {
+  const next = view.outlook?.next;
+  const chance = next ? view.outlook?.events[next].byNow : undefined;
+  return [
+    ...(row?.pressure === 'now' || row?.pressure === 'soon' ? ['Needs you: see what next.'] : []),
+    ...(next && chance !== undefined
+      ? [
+          `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${WORDS[next]}`}? ${Math.round(chance * 100)} % likely by now.`,
+        ]
+      : []),
+    ...(view.ledger.wetFront === null ? ['How far is the plug wet? Nobody has noted it.'] : []),
+    ...(view.ledger.mould && view.ledger.mould.value !== 'none' ? ['Has the mould spread?'] : []),
+    ...(view.counsel && view.counsel.reservoir.readings < 2
+      ? ['Read the water line: it corrects the reckoning.']
+      : []),
+  ];
+}
+
+export interface Change {
+  id: string;
+  label: string;
+  outcome: Outcome;
+  says: string;
+}
+
+/** What the round changed in the outlook, queen by queen. */
+export function changes(round: Round, rows: readonly ShelfRow[], dayText: (at: Instant) => string): Change[] {
+  return round.queue.flatMap((id) => {
+    const row = rows.find((r) => r.queen.id === id);
+    const outcome = round.done[id];
+    if (!row || !outcome) return [];
+    return [{ id, label: row.queen.label, outcome, says: shift(round.before[id] ?? null, row, dayText) }];
+  });
+}
+
+function shift(
+  before: Round['before'][string] | null,
+  row: ShelfRow,
+  dayText: (at: Instant) => string,
+): string {
+  const now = row.next;
+  if (!before || !now) return row.lost ? 'lost' : 'nothing more is awaited';
+  if (before.event !== now.event)
+    return `${WORDS[before.event]} seen; next ${WORDS[now.event]}${when(now.band.p50, dayText)}`;
+  const [a, b] = [before.p50, now.band.p50];
+  if (!a || !b) return `${WORDS[now.event]}${when(b, dayText)}`;
+  const days = Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
+  if (days === 0) return `${WORDS[now.event]} as before, about ${dayText(b)}`;
+  return `${WORDS[now.event]} ${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'sooner'}, about ${dayText(b)}`;
+}
+
+const when = (at: Instant | null, dayText: (at: Instant) => string): string =>
+  at ? ` about ${dayText(at)}` : '';

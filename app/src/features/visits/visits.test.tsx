@@ -1,0 +1,73 @@
+import { DEFAULT_SETTINGS, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { CohortPage } from '@/features/cohort/CohortPage';
+import { drop, outboxItems } from '@/data/outbox';
+import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { planOf, toPrepare } from './plan';
+import { VisitsPage } from './VisitsPage';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+  localStorage.clear();
+});
+
+const look = (ago: number, body: Partial<Extract<EntryBody, { kind: 'look' }>> = {}): EntryBody => ({
+  kind: 'look',
+  at: daysAgo(ago),
+  queen: 'seen',
+  ...body,
+});
+/** A queen that can wait: water only. */
+const waiting = (label: string) => {
+  const q = madeQueen(label, 3);
+  const [intake] = q.entries;
+  if (intake?.kind === 'intake') intake.species = { profileId: 'messor-structor', sure: 'certain' };
+  return q;
+};
+const workers = (ago: number) => look(ago, { workers: { low: 5, high: 5 } });
+const rowsOf = (...queens: ReturnType<typeof madeQueen>[]) => {
+  const now = new Date().toISOString();
+  return queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now));
+};
+
+describe('the plan of a shelf', () => {
+  test('who is wanted today does not rest today', () => {
+    const rows = rowsOf(waiting('A'), madeQueen('B', 80, [workers(20)]));
+    const plan = planOf(rows, { weekdays: [], absences: [] }, new Date());
+    expect(plan.resting.map((r) => r.row.queen.label)).toEqual(['A']);
+    // until her first look, two weeks after she was taken in
+    expect(plan.resting[0]!.until! >= new Date(Date.now() + 10 * 86_400_000).toISOString().slice(0, 10)).toBe(
+      true,
+    );
+    expect(plan.visits[0]?.windows.map((w) => w.queenId)).toContain(rows[1]?.queen.id);
+  });
+  test('what to have ready is said once', () => {
+    const rows = rowsOf(madeQueen('A', 80, [workers(20)]), madeQueen('B', 80, [workers(20)]));
+    const list = toPrepare(rows.flatMap((r) => r.due));
+    expect(new Set(list).size).toBe(list.length);
+    expect(list).toContain('foil');
+  });
+});
+
+test('visits with what to prepare, then all that rests; my days are kept', async () => {
+  const server = new PretendServer([waiting('A'), madeQueen('B', 80, [workers(20)])]);
+  show(<VisitsPage />);
+  expect(await screen.findByText(/in the next three months; the next today/)).toBeTruthy();
+  expect(screen.getAllByText(/^Have ready: .*sugar water/).length).toBeGreaterThan(0);
+  expect(screen.getByText(/^A: until/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: /My days/ }));
+  fireEvent.click(screen.getByRole('button', { name: 'Sun' }));
+  await waitFor(() => expect(server.bodiesOf('/settings')).toMatchObject([{ weekdays: [0] }]));
+});
+
+test('the cohort says plainly that a few queens carry no ranking', async () => {
+  const died: EntryBody = { kind: 'loss', at: daysAgo(10), how: 'died', cause: 'unknown' };
+  new PretendServer([madeQueen('A', 40), madeQueen('B', 60, [died])]);
+  show(<CohortPage />);
+  expect(await screen.findByText(/Too few queens to say anything/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('radio', { name: 'All together' }));
+  expect(await screen.findByText(/2 queens, 1 died · too few for a share/)).toBeTruthy();
+  expect(screen.getByRole('img', { name: /All queens: 1 of 2 alive/ })).toBeTruthy();
+});

@@ -38,15 +38,11 @@ export const shelfRowSchema = z.object({
     .nullable(),
   due: z.array(
     z.object({
-      id: z.string(),
-      queenId: z.string(),
-      homeId: z.string(),
       task: z.enum(TASKS),
       notBefore: instant,
       best: instant,
       notAfter: instant,
       says: phraseSchema,
-      prepare: z.array(z.string()),
       timer: z.boolean(),
     }),
   ),

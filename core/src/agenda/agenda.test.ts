@@ -2,7 +2,7 @@ import { addDays, uniformStream, type Instant } from '../quantity';
 import { placeSchema, queenSchema, tubeSchema, type Entry } from '../log';
 import { day, DAY_ZERO, entry, look, QUEEN, testId } from '../test-kit';
 import { DEFAULT_SETTINGS, queenView } from '../view';
-import { planVisits, windowsOf, type KeeperCalendar, type Window } from './index';
+import { PREPARE, planVisits, windowsOf, type KeeperCalendar, type Window } from './index';
 
 const START: Instant = '2026-06-01T08:00:00.000Z'; // a Monday
 const at = (d: number) => addDays(START, d);
@@ -167,7 +167,7 @@ describe('what is due at a queen', () => {
     const list = due(1, intake({ species: { profileId: 'manica-rubida', sure: 'certain' } }));
     const feed = list.find((d) => d.task === 'feed')!;
     expect(feed.notAfter).toBe(day(4));
-    expect(feed.prepare).toContain('foil');
+    expect(PREPARE[feed.task]).toContain('foil');
   });
   test('a drop that stands is a timer of hours', () => {
     const drop = due(0.1, intake({ welcomeDrop: true })).find((d) => d.task === 'drop-out')!;

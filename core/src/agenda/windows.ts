@@ -5,13 +5,35 @@ import type { Window } from './visits';
 export const TASKS = ['feed', 'drop-out', 'look', 'fresh-tube', 'plug', 'quarantine'] as const;
 export type Task = (typeof TASKS)[number];
 
-/** A window with what is to be done in it and what to have ready. */
+/** A window with what is to be done in it. */
 export interface Due extends Window {
   task: Task;
   says: Phrase;
-  prepare: string[];
   /** Within hours rather than days: not packed with others, told by itself. */
   timer: boolean;
+}
+
+/** The same as a row of the shelf carries it: whose it is, the row says. */
+export type RowDue = Omit<Due, 'id' | 'queenId' | 'homeId'>;
+
+/** What to have ready for each task (common practice, no source). */
+export const PREPARE: Record<Task, readonly string[]> = {
+  feed: ['sugar water', 'foil', 'a tiny piece of dead prey'],
+  'drop-out': ['a cotton bud'],
+  look: ['red light'],
+  'fresh-tube': ['a fresh tube', 'tape', 'a dark sleeve'],
+  plug: ['a fresh tube', 'tape', 'a dark sleeve'],
+  quarantine: ['a lens'],
+};
+
+/** The windows of a row of the shelf, whole again. */
+export function dueAt(row: { queen: { id: string }; tube: { id: string }; due: readonly RowDue[] }): Due[] {
+  return row.due.map((d) => ({
+    ...d,
+    id: `${row.queen.id}-${d.task}`,
+    queenId: row.queen.id,
+    homeId: row.tube.id,
+  }));
 }
 
 /** A look that is due may wait so long before it is missed. Prior. */
@@ -42,7 +64,6 @@ export function windowsOf(
     best: Instant,
     notAfter: Instant,
     says: Phrase,
-    prepare: string[],
     timer = false,
   ) => {
     const from = latest(notBefore, now) as Instant;
@@ -57,7 +78,6 @@ export function windowsOf(
       best: middle,
       notAfter: to,
       says,
-      prepare,
       timer,
     });
   };
@@ -65,14 +85,9 @@ export function windowsOf(
     if (v.id === 'food') addFood(view, v, now, add);
     else if (v.id === 'water') addWater(view, v, now, add);
     else if (v.id === 'health' && v.until)
-      add(
-        'quarantine',
-        v.until,
-        v.until,
-        addDays(v.until, QUARANTINE_SLACK_DAYS),
-        ['Look her over and end her quarantine.'],
-        ['lens'],
-      );
+      add('quarantine', v.until, v.until, addDays(v.until, QUARANTINE_SLACK_DAYS), [
+        'Look her over and end her quarantine.',
+      ]);
     else if (v.id === 'look') addLook(view, v, now, add);
   }
   return due;
@@ -85,7 +100,6 @@ type Add = (
   best: Instant,
   notAfter: Instant,
   says: Phrase,
-  prepare: string[],
   timer?: boolean,
 ) => void;
 
@@ -93,40 +107,27 @@ function addFood(view: QueenView, v: Verdict, now: Instant, add: Add): void {
   const { ledger } = view;
   if (ledger.welcomeDrop && ledger.welcomeDrop.goneAt === null) {
     const by = v.until ?? now;
-    add('drop-out', now, by, by, ['Take the welcome drop out.'], ['cotton bud'], true);
+    add('drop-out', now, by, by, ['Take the welcome drop out.'], true);
     return;
   }
-  const prey = 'a tiny piece of dead prey';
   if (ledger.appearances.workers.interval.by) {
     const from = v.until ?? now;
-    add(
-      'feed',
-      from,
-      from,
-      addDays(from, FEED_SLACK_DAYS),
-      ['A tiny sugar drop, then small dead protein.'],
-      ['sugar water', 'foil', prey],
-    );
+    add('feed', from, from, addDays(from, FEED_SLACK_DAYS), ['A tiny sugar drop, then small dead protein.']);
   } else if (view.founder?.course === 'feed-throughout') {
     const by = v.until ?? now;
-    add(
-      'feed',
-      addDays(by, -2),
-      addDays(by, -1),
-      by,
-      ['Sugar and a tiny piece of dead prey; leftovers out.'],
-      ['sugar water', 'foil', prey],
-    );
+    add('feed', addDays(by, -2), addDays(by, -1), by, [
+      'Sugar and a tiny piece of dead prey; leftovers out.',
+    ]);
   } else if (view.founder?.course === 'offer-and-watch') {
     const from = v.until ?? now;
-    add('feed', from, from, addDays(from, 7), ['A tiny protein offer: taken or refused?'], [prey, 'foil']);
+    add('feed', from, from, addDays(from, 7), ['A tiny protein offer: taken or refused?']);
   }
 }
 
 function addWater(view: QueenView, v: Verdict, now: Instant, add: Add): void {
   const fault = v.criteria.find((c) => c.state === 'unmet' && (c.id === 'plug' || c.id === 'mould'));
   if (fault) {
-    add('plug', now, now, addDays(now, FAULT_DAYS), fault.says, ['a fresh tube', 'tape', 'a dark sleeve']);
+    add('plug', now, now, addDays(now, FAULT_DAYS), fault.says);
     return;
   }
   const dry = view.counsel?.reservoir.dryAt.p10;
@@ -137,7 +138,6 @@ function addWater(view: QueenView, v: Verdict, now: Instant, add: Add): void {
     addDays(dry, -(TUBE_EARLY_DAYS + TUBE_LATE_DAYS) / 2),
     addDays(dry, -TUBE_LATE_DAYS),
     phrase`Offer a fresh tube: her water may be gone by ${{ date: dry }}.`,
-    ['a fresh tube', 'tape', 'a dark sleeve'],
   );
 }
 
@@ -148,5 +148,5 @@ function addLook(view: QueenView, v: Verdict, now: Instant, add: Add): void {
   const band = next ? view.outlook?.events[next].band : null;
   const best = latest(from, band?.p50 ?? null) as Instant;
   const last = latest(addDays(from, LOOK_SLACK_DAYS), band?.p90 ?? null) as Instant;
-  add('look', from, best, last, ['One short look: brood, water line, plug.'], ['red light']);
+  add('look', from, best, last, ['One short look: brood, water line, plug.']);
 }

@@ -1,4 +1,4 @@
-import { windowsOf, type Due } from '../agenda';
+import { windowsOf, type RowDue } from '../agenda';
 import type { Life } from '../cohort';
 import { PRESSURES, type Pressure } from '../care';
 import type { Queen, TubeHome } from '../log';
@@ -29,7 +29,7 @@ export interface ShelfRow {
   /** Her life so far, for what the shelf shows as a whole; null without an intake. */
   life: Life | null;
   /** What is due at her tube, as windows. */
-  due: Due[];
+  due: RowDue[];
 }
 
 export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, now: Instant): ShelfRow {
@@ -63,7 +63,9 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
           ended: known.loss ? { at: known.loss.at, how: known.loss.how } : null,
         }
       : null,
-    due: windowsOf({ queen, tube }, view, now),
+    due: windowsOf({ queen, tube }, view, now).map(
+      ({ id: _id, queenId: _queen, homeId: _home, ...due }) => due,
+    ),
   };
 }
 

@@ -1,4 +1,4 @@
-import { plainText, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
+import { dueAt, plainText, PREPARE, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
 import type { FastifyInstance } from 'fastify';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Services } from '../app';
@@ -19,7 +19,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
       const at = now();
       const { rows } = JSON.parse(await views.shelf(at.toISOString())) as { rows: ShelfRow[] };
       const { weekdays, absences } = await store.settings();
-      const due = rows.flatMap((r) => r.due);
+      const due = rows.flatMap(dueAt);
       const plan = planVisits(
         due.filter((d) => !d.timer),
         { weekdays, absences, from: at.toISOString(), days: DAYS },
@@ -32,7 +32,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
         ttl: 60 * 60,
       });
       const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says)}`;
-      const details = (d: Due) => (d.prepare.length > 0 ? `Have ready: ${d.prepare.join(', ')}.` : '');
+      const details = (d: Due) => `Have ready: ${PREPARE[d.task].join(', ')}.`;
       for (const d of due.filter((x) => x.timer)) {
         calendar.createEvent({
           id: uid(d),

@@ -1,4 +1,6 @@
 import {
+  dueAt,
+  PREPARE,
   planVisits,
   type Due,
   type KeeperSettings,
@@ -22,7 +24,7 @@ export function planOf(
   { weekdays, absences }: Pick<KeeperSettings, 'weekdays' | 'absences'>,
   now: Date,
 ): ShelfPlan {
-  const due = rows.flatMap((r) => r.due);
+  const due = rows.flatMap(dueAt);
   const plan = planVisits(
     due.filter((d) => !d.timer),
     { weekdays, absences, from: now.toISOString(), days: AHEAD_DAYS },
@@ -41,4 +43,4 @@ export function planOf(
 }
 
 /** Everything to have ready for some tasks, each once. */
-export const toPrepare = (due: readonly Due[]): string[] => [...new Set(due.flatMap((d) => d.prepare))];
+export const toPrepare = (due: readonly Due[]): string[] => [...new Set(due.flatMap((d) => PREPARE[d.task]))];

@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
+import { dueAt, DEFAULT_SETTINGS, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { CohortPage } from '@/features/cohort/CohortPage';
 import { drop, outboxItems } from '@/data/outbox';
@@ -45,7 +45,7 @@ describe('the plan of a shelf', () => {
   });
   test('what to have ready is said once', () => {
     const rows = rowsOf(madeQueen('A', 80, [workers(20)]), madeQueen('B', 80, [workers(20)]));
-    const list = toPrepare(rows.flatMap((r) => r.due));
+    const list = toPrepare(rows.flatMap(dueAt));
     expect(new Set(list).size).toBe(list.length);
     expect(list).toContain('foil');
   });

@@ -93,6 +93,16 @@ export const ledgerSchema = z.object({
   counts: milestones(lastCount.nullable()),
   appearances: milestones(appearance),
   broodLost: z.array(z.object({ interval: intervalSchema, entryId: id })),
+  vanished: z.array(
+    z.object({
+      low: z.number().int(),
+      high: z.number().int(),
+      what: z.enum(['eggs', 'brood']),
+      interval: intervalSchema,
+      entryIds: z.tuple([id, id]),
+    }),
+  ),
+  lastFull: z.object({ at: instant, entryId: id, counts: milestones(countRange) }).nullable(),
   looksSpent: z.number().int(),
   lastLook: z.object({ at: instant, entryId: id }).nullable(),
   daysSinceDisturbed: z.number().nullable(),

@@ -154,6 +154,13 @@ describe('three queens of a first evening end in three plans', () => {
     expect(v.founder?.course).toBe('feed-throughout');
     expect(next(v)).toMatch(/Offer food again/);
   });
+  test('a social parasite: said plainly, no outlook, no look to wait for, no plan', () => {
+    const v = view(2, entry(0, { kind: 'intake', species: species('unknown-parasite') }));
+    expect(v.outlook).toBeNull();
+    expect(v.trouble).toBeNull();
+    expect(next(v)).toMatch(/No plain founding plan applies/);
+    expect(v.counsel?.verdicts.map((x) => x.id)).toEqual(['water', 'food']);
+  });
   test('a species given as 70 % this, 30 % that goes through the whole view', () => {
     const mixed = {
       profileId: 'tetramorium-immigrans',

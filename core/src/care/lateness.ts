@@ -30,6 +30,22 @@ export function isLate(
     warmth(profile, tempC),
     calm(known, now),
     ...(profile.founder.value === 'semi-claustral' ? [fed(known, now)] : []),
+    // all gone is told below; a part that vanished is told here
+    ...known.vanished
+      .slice(-1)
+      .flatMap((v) =>
+        known.broodLost.some((lost) => lost.entryId === v.entryIds[1])
+          ? []
+          : [
+              criterion(
+                'brood-part',
+                'unmet',
+                phrase`${{ word: v.low === v.high ? String(v.low) : `Between ${v.low} and ${v.high}` }} ${{ word: v.what === 'eggs' ? 'eggs' : 'of her brood' }} were eaten or lost between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}.`,
+                'counts of two looks compared',
+                { evidence: v.entryIds },
+              ),
+            ],
+      ),
     ...known.broodLost
       .slice(-1)
       .map((lost) =>

@@ -31,3 +31,4 @@ export {
   type FounderEvidence,
   type KnownFounder,
 } from './founder';
+export { vanishedBetween, type FullCount, type Vanished } from './vanished';

@@ -15,6 +15,7 @@ import {
 import { effectiveEntries, type BodyOf, type Entry, type FactEntry, type SpeciesBelief } from '../log';
 import { MILESTONES, type Milestone } from '../species';
 import type { FounderEvidence } from './founder';
+import { fullCount, vanishedBetween, type FullCount, type Vanished } from './vanished';
 
 /** A clock may run a little ahead of another; more than this is a wrong date. */
 const CLOCK_TOLERANCE_DAYS = 10 / 1440;
@@ -64,6 +65,10 @@ export interface QueenLedger {
   appearances: Record<Milestone, Appearance>;
   /** Times at which all brood was gone although no worker had come: eaten, or died. */
   broodLost: { interval: Interval; entryId: string }[];
+  /** Brood that was eaten or died between two full counts, oldest first. */
+  vanished: Vanished[];
+  /** The last look that counted every stage. */
+  lastFull: FullCount | null;
   looksSpent: number;
   lastLook: { at: Instant; entryId: string } | null;
   /** Whole and part days since the last look, feed or move; null before intake. */
@@ -143,6 +148,8 @@ export function emptyLedger(queenId: string): QueenLedger {
     counts: forEachMilestone(() => null),
     appearances: forEachMilestone(noAppearance),
     broodLost: [],
+    vanished: [],
+    lastFull: null,
     looksSpent: 0,
     lastLook: null,
     daysSinceDisturbed: null,
@@ -283,6 +290,12 @@ function observe(one: QueenLedger, entry: FactEntry, counts: Counts): void {
     const c = counts[m];
     return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m) }];
   });
+  const full = fullCount(counts, entry.at, entry.id);
+  if (full) {
+    const lost = one.lastFull && vanishedBetween(one.lastFull, full);
+    if (lost) one.vanished.push(lost);
+    one.lastFull = full;
+  }
   if (broodIsGone(one, counts)) restart(one, entry);
   for (const { m, range } of counted) {
     one.counts[m] = { range, at: entry.at, entryId: entry.id };

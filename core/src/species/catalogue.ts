@@ -262,6 +262,29 @@ export const SPECIES: readonly SpeciesProfile[] = [
     queenSpread: 0.3,
     why: 'the middle of the tropical kinds, held loosely',
   }),
+  profile({
+    id: 'unknown-parasite',
+    name: 'Unknown, social parasite',
+    plainName: 'cannot found alone',
+    founder: 'socially-parasitic',
+    queenMm: [4, 14],
+    workerMm: [3, 9],
+    boreMm: [12, 18],
+    bestC: [21, 26],
+    pupae: 'unknown',
+    firstBatch: [3, 20],
+    days: [10, 14, 16, 16],
+    thresholdC: 11,
+    optimumC: 28,
+    upperC: 35,
+    layingSpread: 1,
+    stageSpread: 0.35,
+    queenSpread: 0.3,
+    why: 'no plan is made from these; only kept so that every profile is whole',
+    cautions: [
+      'A social parasite takes over a host colony. Beyond a beginner: ask keepers of her kind, and do not leave her to starve in a tube.',
+    ],
+  }),
 ];
 
 const byId = new Map(SPECIES.map((s) => [s.id, s]));

@@ -1,0 +1,56 @@
+import type { CountRange, Instant, Interval } from '../quantity';
+import { MILESTONES, type Milestone } from '../species';
+
+/** Brood that was there at one look and at the next neither there nor any further on. */
+export interface Vanished {
+  /** At least and at most so many. */
+  low: number;
+  high: number;
+  /** What it must have been: eggs alone, when nothing older is missing; brood of any stage otherwise. */
+  what: 'eggs' | 'brood';
+  interval: Interval;
+  /** The two looks. */
+  entryIds: [string, string];
+}
+
+/** A look that counted every stage. */
+export interface FullCount {
+  at: Instant;
+  entryId: string;
+  counts: Record<Milestone, CountRange>;
+}
+
+/** All stages counted, each with an upper bound; null otherwise: then nothing can be reckoned. */
+export function fullCount(
+  counts: Partial<Record<Milestone, CountRange | undefined>>,
+  at: Instant,
+  entryId: string,
+): FullCount | null {
+  const whole = MILESTONES.every((m) => counts[m] !== undefined && counts[m].high !== null);
+  return whole ? { at, entryId, counts: counts as Record<Milestone, CountRange> } : null;
+}
+
+/**
+ * Compares two full counts: what is of a stage can only move on to the next, and new eggs only add. So the sum of a stage
+ * and all later ones can never fall unless some was eaten or died.
+ * @returns null when the counts can be explained without a loss
+ */
+export function vanishedBetween(before: FullCount, now: FullCount): Vanished | null {
+  const all = drop(before, now, 0);
+  if (all.low < 1) return null;
+  const older = drop(before, now, 1);
+  return {
+    low: all.low,
+    high: all.high,
+    what: older.high <= 0 ? 'eggs' : 'brood',
+    interval: { after: before.at, by: now.at },
+    entryIds: [before.entryId, now.entryId],
+  };
+}
+
+/** By how much the sum from a stage on has fallen, at least and at most. */
+function drop(before: FullCount, now: FullCount, from: number): { low: number; high: number } {
+  const sum = (c: FullCount, side: 'low' | 'high') =>
+    MILESTONES.slice(from).reduce((total, m) => total + (c.counts[m][side] ?? 0), 0);
+  return { low: sum(before, 'low') - sum(now, 'high'), high: sum(before, 'high') - sum(now, 'low') };
+}

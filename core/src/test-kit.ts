@@ -1,5 +1,5 @@
 import { addDays, type Instant } from './quantity';
-import { entrySchema, type Entry, type EntryBody } from './log';
+import { entrySchema, tubeSchema, type Entry, type EntryBody } from './log';
 
 /** Helpers for tests: a small log written by hand. */
 export const QUEEN = '018f0000-0000-7000-8000-000000000001';
@@ -43,3 +43,16 @@ export function look(onDay: number, [eggs, larvae, pupae, workers]: [number, num
     workers: n(workers),
   });
 }
+
+/** A usual tube, set up on the first day. */
+export const TUBE = tubeSchema.parse({
+  id: testId(),
+  kind: 'tube',
+  outsideMm: 16,
+  boreMm: 14,
+  lengthMm: 150,
+  end: 'round',
+  waterLineMm: 85,
+  plugs: { innerMm: 15, outerMm: 15 },
+  setUpAt: DAY_ZERO,
+});

@@ -1,6 +1,6 @@
 import { addDays, uniformStream, type Instant } from '../quantity';
-import { placeSchema, queenSchema, tubeSchema, type Entry } from '../log';
-import { day, DAY_ZERO, entry, look, QUEEN, testId } from '../test-kit';
+import { placeSchema, queenSchema, type Entry } from '../log';
+import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
 import { DEFAULT_SETTINGS, queenView } from '../view';
 import { PREPARE, planVisits, windowsOf, type KeeperCalendar, type Window } from './index';
 
@@ -128,17 +128,7 @@ describe('a shelf', () => {
 
 describe('what is due at a queen', () => {
   const place = placeSchema.parse({ id: testId(), name: 'Drawer', tempC: 25, roomRelHumidity: 0.5 });
-  const tube = tubeSchema.parse({
-    id: testId(),
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: DAY_ZERO,
-  });
+  const tube = TUBE;
   const queen = queenSchema.parse({
     id: QUEEN,
     label: 'A',

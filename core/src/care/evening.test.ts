@@ -1,8 +1,8 @@
 import { emptyLedger, founderBelief, ledger } from '../founding';
-import { placeSchema, tubeSchema, type Entry } from '../log';
+import { placeSchema, type Entry } from '../log';
 import { plainText } from '../quantity';
 import { speciesProfile } from '../species';
-import { day, DAY_ZERO, entry, n, QUEEN, testId } from '../test-kit';
+import { day, DAY_ZERO, entry, n, QUEEN, testId, TUBE } from '../test-kit';
 import { DEFAULT_SETTINGS, queenView, type QueenFacts } from '../view';
 import { FINDING_ADVICE, steadiness } from './index';
 import { needsFood } from './feeding';
@@ -99,17 +99,7 @@ describe('steadiness of a spot', () => {
 describe('three queens of a first evening end in three plans', () => {
   const place = placeSchema.parse({ id: testId(), name: 'Drawer', tempC: 24, roomRelHumidity: 0.5 });
   const warm = placeSchema.parse({ id: testId(), name: 'Box', tempC: 28, roomRelHumidity: 0.5 });
-  const tube = tubeSchema.parse({
-    id: testId(),
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: DAY_ZERO,
-  });
+  const tube = TUBE;
   const view = (onDay: number, ...entries: Entry[]) => {
     const queen = {
       id: QUEEN,

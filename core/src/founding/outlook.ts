@@ -16,6 +16,7 @@ import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../spec
 import type { QueenLedger } from './ledger';
 import { lateCatch, type Hemisphere } from './late-catch';
 import { missChance, SOFT_DAYS } from './detection';
+import { merge, resample, type Drawn, type Sample } from './sample';
 import { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './warmth-clock';
 
 export interface OutlookOptions {
@@ -64,6 +65,8 @@ const UNKNOWN_PAST_DAYS = 60;
 const MAX_STRAIN = 8;
 /** How seldom the days before a look without are drawn, against those after it. */
 const SOFT_SHARE = 0.1;
+/** Each species is drawn at least so often, however small its share. */
+const LEAST_DRAWS = 200;
 /** A few draws tell whether a wider spread explains the log. */
 const PILOT_DRAWS = 400;
 
@@ -166,44 +169,6 @@ export function outlookOfKinds(
   return answer({ ...sample, stillWithout }, MAX_STRAIN);
 }
 
-/** Each species is drawn at least so often, however small its share. */
-const LEAST_DRAWS = 200;
-
-/** Puts the draws of several species into one sample, each weighed by its share of the belief. */
-function merge(parts: { weight: number; sample: Drawn }[]): Sample {
-  const total = parts.reduce((sum, p) => sum + p.weight, 0);
-  const [only] = parts;
-  if (parts.length === 1 && only) {
-    const { days, weights, before, after } = only.sample;
-    return { days, weights, shares: [1], ...tally(weights, before, after) };
-  }
-  const size = parts.reduce((sum, p) => sum + p.sample.weights.length, 0);
-  const weights = new Float64Array(size);
-  const days = OUTLOOK_EVENTS.map(() => new Float64Array(size));
-  const sums: number[] = [];
-  let at = 0;
-  let before = 0;
-  let after = 0;
-  for (const { weight, sample } of parts) {
-    const n = sample.weights.length;
-    const scale = ((weight / total) * size) / n;
-    let sum = 0;
-    for (let i = 0; i < n; i++) sum += weights[at + i] = (sample.weights[i] as number) * scale;
-    days.forEach((d, k) => d.set(sample.days[k] as Float64Array, at));
-    before += sample.before * scale;
-    after += sample.after * scale;
-    sums.push(sum);
-    at += n;
-  }
-  const all = sums.reduce((a, b) => a + b, 0);
-  const shares = sums.map((sum, k) => (all > 0 ? sum / all : (parts[k]?.weight ?? 0) / total));
-  return { days, weights, shares, ...tally(weights, before, after) };
-}
-
-function tally(weights: Float64Array, before: number, after: number) {
-  return { effectiveDraws: effectiveNumber(weights), stillWithout: before > 0 ? after / before : null };
-}
-
 function warmerPast(
   profile: SpeciesProfile,
   known: QueenLedger,
@@ -254,25 +219,6 @@ interface Sampling {
   draws: number;
   seed: number;
   strain: number;
-}
-
-/** Draws of one species. */
-interface Drawn {
-  /** Day of each event, one array an event. */
-  days: Float64Array[];
-  weights: Float64Array;
-  /** Weight before and after asking for the next thing not seen; 0 when no look has counted it. */
-  before: number;
-  after: number;
-}
-
-interface Sample {
-  days: Float64Array[];
-  weights: Float64Array;
-  /** Share of each species, together 1. */
-  shares: number[];
-  effectiveDraws: number;
-  stillWithout: number | null;
 }
 
 function drawAll(s: Sampling): Drawn {
@@ -401,17 +347,6 @@ function belowLogNormal(x: number, mu: number, sigma: number): number {
   return x > 0 ? normalBelow((Math.log(x) - mu) / sigma) : 0;
 }
 
-/** Kish's effective sample size, (Σw)² / Σw². */
-function effectiveNumber(weights: Float64Array): number {
-  let sum = 0;
-  let squares = 0;
-  for (const w of weights) {
-    sum += w;
-    squares += w * w;
-  }
-  return squares > 0 ? (sum * sum) / squares : 0;
-}
-
 function summarise(
   sample: Sample,
   known: QueenLedger,
@@ -455,21 +390,4 @@ function summarise(
     effectiveDraws: sample.effectiveDraws,
     strained: strain,
   };
-}
-
-/** Systematic resampling: draws indices in proportion to the weights with one random offset. */
-function resample(weights: Float64Array, n: number, seed: number): Int32Array {
-  let total = 0;
-  for (const w of weights) total += w;
-  const step = total / n;
-  let target = step * uniformStream(seed + 7919)();
-  const picks = new Int32Array(n);
-  let sum = weights[0] as number;
-  let i = 0;
-  for (let k = 0; k < n; k++) {
-    while (sum < target && i < weights.length - 1) sum += weights[++i] as number;
-    picks[k] = i;
-    target += step;
-  }
-  return picks;
 }

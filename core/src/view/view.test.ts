@@ -1,8 +1,8 @@
 import { placeTemperature } from '../care';
 import { temperatureAt } from '../founding';
-import { entrySchema, placeSchema, queenSchema, tubeSchema, type Entry } from '../log';
+import { entrySchema, placeSchema, queenSchema, type Entry } from '../log';
 import { msOf, plainText } from '../quantity';
-import { day, DAY_ZERO, entry, look, QUEEN, testId } from '../test-kit';
+import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
 import {
   byUrgency,
   DEFAULT_SETTINGS,
@@ -13,17 +13,7 @@ import {
   type ShelfRow,
 } from './index';
 
-const tube = tubeSchema.parse({
-  id: testId(),
-  kind: 'tube',
-  outsideMm: 16,
-  boreMm: 14,
-  lengthMm: 150,
-  end: 'round',
-  waterLineMm: 85,
-  plugs: { innerMm: 15, outerMm: 15 },
-  setUpAt: DAY_ZERO,
-});
+const tube = TUBE;
 const place = placeSchema.parse({ id: testId(), name: 'Drawer', tempC: 25, roomRelHumidity: 0.5 });
 const queen = queenSchema.parse({
   id: QUEEN,

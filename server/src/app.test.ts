@@ -35,9 +35,9 @@ describe('resources', () => {
     expect(health).toMatchObject({ ok: true, storage: 'pglite', now: NOW.toISOString() });
   });
 
-  test('species: the eight and two unknowns, every figure with its source', async () => {
+  test('species: the eight and three unknowns, every figure with its source', async () => {
     const { species } = speciesListSchema.parse((await get('/api/species')).json());
-    expect(species).toHaveLength(10);
+    expect(species).toHaveLength(11);
     expect(species.find((s) => s.id === 'manica-rubida')?.founder).toEqual({
       value: 'semi-claustral',
       source: { kind: 'practice' },

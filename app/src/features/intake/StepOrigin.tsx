@@ -130,7 +130,6 @@ export function StepOrigin() {
         name="queens"
         render={({ field, fieldState }) => (
           <View style={styles.row}>
-            {' '}
             <NumberField
               label="Queens in this tube"
               value={Number.isFinite(field.value) ? field.value : null}

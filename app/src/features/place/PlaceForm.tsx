@@ -123,7 +123,6 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
       {heat ? (
         <>
           <View style={styles.row}>
-            {' '}
             <NumberField
               label="Distance from the tubes"
               unit={length}

@@ -57,7 +57,7 @@ export class PretendServer {
     const facts = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!facts) return null;
     const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 300 });
-    return { at: now, ...facts, entries: [...facts.entries], view } satisfies QueenDetail;
+    return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
   }
 
   bodiesOf(path: string): unknown[] {

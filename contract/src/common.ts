@@ -1,8 +1,13 @@
+import { COUNT_WORDS } from '@gentle-burrow/core';
 import { z } from 'zod';
 
 export const instant = z.iso.datetime().describe('A moment, ISO 8601 in UTC');
 
-export const countRange = z.object({ low: z.number().int(), high: z.number().int().nullable() });
+export const countRange = z.object({
+  low: z.number().int(),
+  high: z.number().int().nullable(),
+  word: z.enum(COUNT_WORDS).optional(),
+});
 export const intervalSchema = z.object({ after: instant.nullable(), by: instant.nullable() });
 export const band = z.object({ p10: z.number(), p50: z.number(), p90: z.number() });
 export const instantBand = z.object({

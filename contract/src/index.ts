@@ -7,3 +7,4 @@ export * from './shelf';
 export * from './species';
 export * from './view';
 export * from './stock';
+export * from './photos';

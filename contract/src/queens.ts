@@ -10,7 +10,7 @@ import {
 } from '@gentle-burrow/core';
 import { z } from 'zod';
 import { instant } from './common';
-import { queenViewSchema } from './view';
+import { kindEvidenceSchema, queenViewSchema } from './view';
 
 /** Takes a queen in: herself, her tube, the place she stands and her intake, all or nothing. Sending it twice is harmless. */
 export const newQueenSchema = z
@@ -54,5 +54,8 @@ export const queenDetailSchema = z.object({
   places: z.array(placeSchema).describe('Every place she has stood in'),
   entries: z.array(entrySchema),
   view: queenViewSchema,
+  learned: z
+    .record(z.string(), kindEvidenceSchema)
+    .describe('What all queens say of the kinds she may be, so that a device alone gives the same view'),
 });
 export type QueenDetail = z.infer<typeof queenDetailSchema>;

@@ -26,6 +26,7 @@ export const settingsSchema = z
       )
       .max(50, 'More than 50 absences. Remove those that are past.')
       .default([]),
+    learn: z.boolean().default(true),
   })
   .strict() satisfies z.ZodType<KeeperSettings>;
 

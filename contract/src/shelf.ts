@@ -26,6 +26,7 @@ export const shelfRowSchema = z.object({
   restUntil: instant.nullable(),
   next: z.object({ event: z.enum(OUTLOOK_EVENTS), band: instantBand }).nullable(),
   lost: z.object({ how: z.string(), at: instant }).nullable(),
+  orphans: z.boolean(),
   lastLookAt: instant.nullable(),
   life: z
     .object({

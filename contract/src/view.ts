@@ -1,4 +1,5 @@
 import {
+  CERTAINTIES,
   FINDINGS,
   FOUND_HOW,
   SHAPES,
@@ -8,6 +9,7 @@ import {
   MOULDS,
   OUTLOOK_EVENTS,
   PRESSURES,
+  PUPAE_IN,
   speciesBeliefSchema,
   WET_FRONTS,
   type QueenView,
@@ -69,6 +71,8 @@ const founderBeliefSchema = z.object({
     .nullable(),
 });
 
+const caste = z.object({ first: intervalSchema, last: lastCount }).nullable();
+
 export const ledgerSchema = z.object({
   queenId: id,
   intake: z
@@ -88,21 +92,38 @@ export const ledgerSchema = z.object({
       at: instant,
       how: z.enum(LOSS_WAYS),
       cause: z.enum(LOSS_CAUSES),
+      certainty: z.enum(CERTAINTIES).nullable(),
+      orphans: z.boolean(),
     })
     .nullable(),
   counts: milestones(lastCount.nullable()),
   appearances: milestones(appearance),
+  batches: z.array(
+    z.object({
+      eggs: intervalSchema.nullable(),
+      larvae: intervalSchema.nullable(),
+      pupae: intervalSchema.nullable(),
+      workers: intervalSchema.nullable(),
+      by: z.enum(['first', 'gap', 'beside-pupae']),
+    }),
+  ),
+  castes: z.object({ callows: caste, majors: caste, repletes: caste, alates: caste }),
+  deadWorkers: countRange,
+  pupaeIn: z.enum(PUPAE_IN).nullable(),
+  queensSeen: z.object({ n: z.number().int(), at: instant, entryId: id }).nullable(),
   broodLost: z.array(z.object({ interval: intervalSchema, entryId: id })),
   vanished: z.array(
     z.object({
       low: z.number().int(),
       high: z.number().int(),
-      what: z.enum(['eggs', 'brood']),
+      what: z.enum(['eggs', 'brood', 'workers']),
       interval: intervalSchema,
       entryIds: z.tuple([id, id]),
     }),
   ),
-  lastFull: z.object({ at: instant, entryId: id, counts: milestones(countRange) }).nullable(),
+  lastFull: z
+    .object({ at: instant, entryId: id, counts: milestones(countRange), dead: countRange })
+    .nullable(),
   looksSpent: z.number().int(),
   lastLook: z.object({ at: instant, entryId: id }).nullable(),
   daysSinceDisturbed: z.number().nullable(),
@@ -132,7 +153,12 @@ export const ledgerSchema = z.object({
   welcomeDrop: z.object({ at: instant, entryId: id, goneAt: instant.nullable() }).nullable(),
   founderSigns: z.array(founderSign(id)),
   restUntil: z.object({ until: instant, entryId: id }).nullable(),
-  contradictions: z.array(z.object({ says: z.string(), entryIds: z.array(id) })),
+  contradictions: z.array(
+    z.object({
+      says: z.string(),
+      readings: z.array(z.object({ entryId: id, at: instant, says: z.string() })),
+    }),
+  ),
 });
 
 const eventOutlook = z.object({
@@ -149,6 +175,9 @@ export const outlookSchema = z.object({
     workers: eventOutlook,
     firstBatchEnd: eventOutlook,
   }),
+  secondBatch: z.object({ eggs: instantBand, workers: instantBand }),
+  byWinter: z.object({ on: instant, workers: band }).nullable(),
+  inside: milestones(z.object({ chance: z.number(), count: band })),
   next: z.enum(OUTLOOK_EVENTS).nullable(),
   stillWithout: z.number().nullable(),
   effectiveDraws: z.number(),
@@ -201,12 +230,25 @@ export const counselSchema = z.object({
   }),
 });
 
+const stageEvidence = z
+  .object({ n: z.number().int(), precision: z.number(), weighted: z.number() })
+  .optional();
+/** What finished stages of the keeper's own queens say of one kind. */
+export const kindEvidenceSchema = z.object({
+  laying: stageEvidence,
+  egg: stageEvidence,
+  larva: stageEvidence,
+  pupa: stageEvidence,
+});
+
 export const queenViewSchema = z.object({
   profileId: z.string(),
   species: z.array(
     z.object({ profileId: z.string(), share: z.number(), now: z.number(), namedBy: z.string().nullable() }),
   ),
   founder: founderBeliefSchema.nullable(),
+  teaches: z.object({ profileId: z.string(), stages: kindEvidenceSchema }).nullable(),
+  learnedFrom: z.number().int(),
   tempC: z.number(),
   ledger: ledgerSchema,
   outlook: outlookSchema.nullable(),

@@ -17,6 +17,7 @@ import { exportRoutes } from './routes/export';
 import { healthRoutes } from './routes/health';
 import { labelsRoutes } from './routes/labels';
 import { methodsAllowed } from './routes/methods';
+import { photosRoutes } from './routes/photos';
 import { queensRoutes } from './routes/queens';
 import { settingsRoutes } from './routes/settings';
 import { shelfRoutes } from './routes/shelf';
@@ -93,6 +94,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(stockRoutes, services);
       await api.register(labelsRoutes, services);
       await api.register(capturesRoutes, services);
+      await api.register(photosRoutes, services);
       await api.register(exportRoutes, services);
       api.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger());
       methods.refuseOthers();

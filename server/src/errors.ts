@@ -15,6 +15,16 @@ const CODES = {
     says: 'This id belongs to something else already. Make a new id (UUID version 7).',
   },
   'too-large': { status: 413, says: 'The request is too large. Send it in smaller parts.' },
+  'no-such-photo': { status: 404, says: 'No photo has this id, or it has not been sent yet.' },
+  'not-a-picture': {
+    status: 415,
+    says: 'This is no picture that can be read. Choose a JPEG, PNG, WebP or AVIF.',
+  },
+  'too-many-pixels': {
+    status: 413,
+    says: 'The picture has more than 60 million pixels. Make it smaller first.',
+  },
+  'photo-too-large': { status: 413, says: 'The photo is larger than 16 MB. Make it smaller first.' },
   'wrong-type': { status: 415, says: 'The body is not JSON. Send it with content-type: application/json.' },
   'in-the-future': { status: 422, says: 'The date lies in the future. Correct it.' },
   'no-such-entry': { status: 422, says: 'The entry to amend is not in her log.' },

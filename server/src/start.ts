@@ -21,6 +21,7 @@ export async function openStore(options: {
     const store = new Store(
       { ...open, close: () => open.close().finally(dir.unlock) },
       new Journal(dir.journal),
+      dir.photos,
     );
     return { store, ...(await store.prepare()) };
   } catch (error) {

@@ -53,15 +53,19 @@ export class UnreachableError extends Error {}
  * Calls the API.
  * @throws UnreachableError when there is no answer, RefusedError when it is a refusal
  */
-export async function call<T>(path: string, init?: { method: string; body: unknown }): Promise<T> {
+export async function call<T>(
+  path: string,
+  init?: { method: string; body: unknown } | { method: string; bytes: Blob },
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       ...(init
         ? {
             method: init.method,
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify(init.body),
+            ...('bytes' in init
+              ? { headers: { 'content-type': 'application/octet-stream' }, body: init.bytes }
+              : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
           }
         : {}),
     });

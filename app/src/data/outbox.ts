@@ -5,6 +5,7 @@ import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
 import { call, RefusedError } from './network';
+import { sendPhoto } from './photos';
 
 /** Something the keeper wrote, on its way to the server. */
 export type Outgoing =
@@ -14,7 +15,9 @@ export type Outgoing =
   | { what: 'place'; place: Place }
   | { what: 'stock-item'; item: StockItem }
   | { what: 'stock-move'; move: StockMove }
-  | { what: 'settings'; settings: KeeperSettings };
+  | { what: 'settings'; settings: KeeperSettings }
+  /** The picture itself lies beside the outbox. */
+  | { what: 'photo'; id: string; queenId: string; at: string };
 
 export interface OutboxItem {
   id: string;
@@ -119,6 +122,9 @@ async function send(out: Outgoing): Promise<void> {
       break;
     case 'stock-move':
       await call('/stock/moves', { method: 'POST', body: out.move });
+      break;
+    case 'photo':
+      await sendPhoto(out);
       break;
     case 'settings':
       await call('/settings', { method: 'PUT', body: out.settings });

@@ -9,6 +9,7 @@ export function queenIdOf(out: Outgoing): string | null {
     case 'queen':
       return out.body.queen.id;
     case 'queen-patch':
+    case 'photo':
       return out.queenId;
     default:
       return null;

@@ -1,4 +1,4 @@
-import type { Instant, KeeperSettings, QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core';
+import type { Instant, KeeperSettings, Learned, QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 
 export interface LocalProjection {
@@ -15,12 +15,13 @@ export function projectLocally(
   facts: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
+  learned: Learned = {},
 ): Promise<LocalProjection> {
   worker ??= startWorker();
   const id = nextId++;
   return new Promise((resolve, reject) => {
     waiting.set(id, { resolve, reject });
-    worker?.postMessage({ id, facts, settings, now } satisfies ProjectionAsk);
+    worker?.postMessage({ id, facts, settings, now, learned } satisfies ProjectionAsk);
   });
 }
 

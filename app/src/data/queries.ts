@@ -5,6 +5,7 @@ import {
   type Entry,
   type EntryBody,
   type KeeperSettings,
+  type Learned,
   type Place,
   type QueenFacts,
   type QueenView,
@@ -89,9 +90,13 @@ const queenQuery = (id: string) => ({
 export interface ShownQueen {
   facts: QueenFacts;
   view: QueenView;
+  /** What all queens say of the kinds she may be. */
+  learned: Learned;
   /** Something about her has not been sent yet. */
   waiting: boolean;
 }
+
+const NOTHING_LEARNED: Learned = {};
 
 export interface Shown<T> {
   data: T | null;
@@ -126,21 +131,23 @@ export function useQueen(id: string): Shown<ShownQueen> {
   }, [id, stored.data, items, places]);
   const local = useQuery({
     queryKey: ['local', id, stored.data?.at ?? '', settings, mine.map((m) => m.id)],
-    queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
+    queryFn: () =>
+      projectLocally(facts as QueenFacts, settings, new Date().toISOString(), stored.data?.learned),
     enabled: mine.length > 0 && facts !== null,
     networkMode: 'always',
     placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
+  const learned = stored.data?.learned ?? NOTHING_LEARNED;
   const data: ShownQueen | null =
     mine.length > 0
       ? facts && local.data
-        ? { facts, view: local.data.view, waiting: true }
+        ? { facts, view: local.data.view, learned, waiting: true }
         : facts && stored.data
-          ? { facts, view: stored.data.view, waiting: true }
+          ? { facts, view: stored.data.view, learned, waiting: true }
           : null
       : stored.data
-        ? { facts: factsOf(stored.data), view: stored.data.view, waiting: false }
+        ? { facts: factsOf(stored.data), view: stored.data.view, learned, waiting: false }
         : null;
   const error = (mine.length > 0 ? local.error : null) ?? stored.error;
   return {
@@ -184,7 +191,8 @@ export function useShelf(): Shown<ShelfRow[]> {
       const facts = withPending(id, detail ? factsOf(detail) : null, mine, places);
       return {
         queryKey: ['local', id, detail?.at ?? '', settings, mine.map((m) => m.id)],
-        queryFn: () => projectLocally(facts as QueenFacts, settings, new Date().toISOString()),
+        queryFn: () =>
+          projectLocally(facts as QueenFacts, settings, new Date().toISOString(), detail?.learned),
         enabled: facts !== null,
         networkMode: 'always' as const,
         gcTime: 60_000,

@@ -1,6 +1,7 @@
 /** The pages whose code is fetched when first needed, or ahead of it while the shelf is being read. */
 export const PAGES = {
   queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
+  watch: () => import('@/features/watch/WatchPage').then((m) => m.WatchPage),
   look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
   intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
   cohort: () => import('@/features/cohort/CohortPage').then((m) => m.CohortPage),

@@ -56,7 +56,7 @@ export function windowsOf(
   now: Instant,
 ): Due[] {
   const advice = view.counsel;
-  if (!advice || view.ledger.loss) return [];
+  if (!advice || (view.ledger.loss && !view.ledger.loss.orphans)) return [];
   const due: Due[] = [];
   const add = (
     task: Task,

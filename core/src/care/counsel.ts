@@ -72,11 +72,18 @@ export function counsel(input: CounselInput): Counsel {
     now,
   );
   const budget = lookingBudget(known, ahead, lookingSchool(input.lookingSchool), now);
-  if (known.loss)
+  if (known.loss && !known.loss.orphans)
     return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir, budget };
   const holds = tubeHolds(known, reservoir, now);
   const food = needsFood(profile, known, input.founder ?? byProfile(profile), now);
   const health = isHealthy(known, now);
+  if (known.loss) {
+    // workers outlive their queen: they still drink and eat
+    const verdicts = [holds, food, ...(health ? [health] : [])];
+    const step = nextStep(verdicts, null, now);
+    const next = step.pressure === 'rest' ? orphanPhrase(known.loss.at) : step.next;
+    return { ...step, next, verdicts, reservoir, budget };
+  }
   const timely = ahead
     ? [
         mayLook(known, ahead, input.lookingSchool, reasonToLook(holds), now),
@@ -94,6 +101,10 @@ export function counsel(input: CounselInput): Counsel {
 
 const byProfile = (profile: SpeciesProfile): FounderBelief =>
   founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
+
+function orphanPhrase(since: Instant): Phrase {
+  return phrase`Without a queen since ${{ date: since }}: her workers live out their lives. Water, and a little sugar.`;
+}
 
 function lossPhrase(known: QueenLedger): Phrase {
   const loss = known.loss as NonNullable<QueenLedger['loss']>;

@@ -5,7 +5,6 @@ export {
   emptyLedger,
   ledger,
   type Appearance,
-  type Contradiction,
   type Disturbance,
   type LastCount,
   type QueenLedger,
@@ -32,3 +31,14 @@ export {
   type KnownFounder,
 } from './founder';
 export { vanishedBetween, type FullCount, type Vanished } from './vanished';
+export { batchesOf, type Batch } from './batches';
+export { type Contradiction, type Reading } from './contradictions';
+export { nextWinter, type Likely } from './later-batches';
+export {
+  addEvidence,
+  learnedProfile,
+  stageEvidence,
+  type KindEvidence,
+  type Learned,
+  type StageEvidence,
+} from './learning';

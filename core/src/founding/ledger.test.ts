@@ -98,7 +98,7 @@ describe('ledger', () => {
     expect(one(entries, 6).loss).toBeNull();
     const dead = entry(8, { kind: 'loss', how: 'died' });
     const known = one([...entries, dead, look(9, [0, 0, 0, 0])], 10);
-    expect(known.contradictions[0]?.entryIds).toContain(dead.id);
+    expect(known.contradictions[0]?.readings.map((r) => r.entryId)).toContain(dead.id);
   });
 
   test('refuses the future and broken counts with a sentence', () => {

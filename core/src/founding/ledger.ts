@@ -12,8 +12,18 @@ import {
   type Instant,
   type Interval,
 } from '../quantity';
-import { effectiveEntries, type BodyOf, type Entry, type FactEntry, type SpeciesBelief } from '../log';
+import {
+  CASTES,
+  effectiveEntries,
+  type BodyOf,
+  type Caste,
+  type Entry,
+  type FactEntry,
+  type SpeciesBelief,
+} from '../log';
 import { MILESTONES, type Milestone } from '../species';
+import { batchesOf, type Batch, type Observation } from './batches';
+import { contradictionsIn, type Contradiction } from './contradictions';
 import type { FounderEvidence } from './founder';
 import { fullCount, vanishedBetween, type FullCount, type Vanished } from './vanished';
 
@@ -42,11 +52,6 @@ export interface Appearance {
 export const DISTURBANCES = ['intake', 'look', 'feed', 'move', 'knock', 'health'] as const;
 export type Disturbance = (typeof DISTURBANCES)[number];
 
-export interface Contradiction {
-  says: string;
-  entryIds: string[];
-}
-
 /** What is known of one queen from her log alone. Derived, never stored. */
 export interface QueenLedger {
   queenId: string;
@@ -60,9 +65,27 @@ export interface QueenLedger {
     queens: number;
   } | null;
   species: SpeciesBelief | null;
-  loss: { entryId: string; at: Instant; how: BodyOf<'loss'>['how']; cause: BodyOf<'loss'>['cause'] } | null;
+  loss: {
+    entryId: string;
+    at: Instant;
+    how: BodyOf<'loss'>['how'];
+    cause: BodyOf<'loss'>['cause'];
+    /** How sure the keeper is of the cause; null when nothing was said. */
+    certainty: NonNullable<BodyOf<'loss'>['certainty']> | null;
+    /** Her workers and brood live on. */
+    orphans: boolean;
+  } | null;
   counts: Record<Milestone, LastCount | null>;
   appearances: Record<Milestone, Appearance>;
+  /** Clutches told apart by their timing, oldest first; none while there are no eggs. */
+  batches: Batch[];
+  /** Workers of a kind and winged young: when first there, and how many at last count. */
+  castes: Record<Caste, { first: Interval; last: LastCount } | null>;
+  /** Workers found dead so far. */
+  deadWorkers: CountRange;
+  pupaeIn: NonNullable<BodyOf<'look'>['pupaeIn']> | null;
+  /** Queens at the last look that counted them. */
+  queensSeen: { n: number; at: Instant; entryId: string } | null;
   /** Times at which all brood was gone although no worker had come: eaten, or died. */
   broodLost: { interval: Interval; entryId: string }[];
   /** Brood that was eaten or died between two full counts, oldest first. */
@@ -113,6 +136,8 @@ export interface QueenLedger {
 export function ledger(entries: readonly Entry[], now: Instant): Record<string, QueenLedger> {
   const limit = msOf(addDays(now, CLOCK_TOLERANCE_DAYS));
   const byQueen: Record<string, QueenLedger> = {};
+  const facts: Record<string, FactEntry[]> = {};
+  const seen: Record<string, Observation[]> = {};
   for (const { entry } of effectiveEntries(entries)) {
     if (entry === null) continue;
     need(
@@ -121,9 +146,16 @@ export function ledger(entries: readonly Entry[], now: Instant): Record<string, 
       `The ${entry.kind} of ${entry.at.slice(0, 16).replace('T', ' ')} lies in the future. Correct its date.`,
     );
     const one = (byQueen[entry.queenId] ??= emptyLedger(entry.queenId));
-    fold(one, entry);
+    (facts[entry.queenId] ??= []).push(entry);
+    fold(one, entry, (seen[entry.queenId] ??= []));
   }
-  for (const one of Object.values(byQueen)) finish(one, now);
+  for (const [id, one] of Object.entries(byQueen)) {
+    one.contradictions = contradictionsIn(facts[id] ?? [], seen[id] ?? []);
+    const since = one.broodLost[one.broodLost.length - 1]?.interval.by ?? null;
+    const first = (m: Milestone) => one.appearances[m].interval;
+    one.batches = batchesOf(seen[id] ?? [], byMilestone(first), since);
+    finish(one, now);
+  }
   return byQueen;
 }
 
@@ -135,8 +167,8 @@ const noAppearance = (): Appearance => ({
   absentAt: [],
 });
 
-const forEachMilestone = <T>(make: () => T): Record<Milestone, T> =>
-  Object.fromEntries(MILESTONES.map((m) => [m, make()])) as Record<Milestone, T>;
+const byMilestone = <T>(make: (m: Milestone) => T): Record<Milestone, T> =>
+  Object.fromEntries(MILESTONES.map((m) => [m, make(m)])) as Record<Milestone, T>;
 
 /** The ledger of a queen about whom nothing is written yet. */
 export function emptyLedger(queenId: string): QueenLedger {
@@ -145,8 +177,13 @@ export function emptyLedger(queenId: string): QueenLedger {
     intake: null,
     species: null,
     loss: null,
-    counts: forEachMilestone(() => null),
-    appearances: forEachMilestone(noAppearance),
+    counts: byMilestone(() => null),
+    appearances: byMilestone(noAppearance),
+    batches: [],
+    castes: { callows: null, majors: null, repletes: null, alates: null },
+    deadWorkers: { low: 0, high: 0 },
+    pupaeIn: null,
+    queensSeen: null,
     broodLost: [],
     vanished: [],
     lastFull: null,
@@ -169,8 +206,7 @@ export function emptyLedger(queenId: string): QueenLedger {
   };
 }
 
-function fold(one: QueenLedger, entry: FactEntry): void {
-  noticeContradictions(one, entry);
+function fold(one: QueenLedger, entry: FactEntry, observations: Observation[]): void {
   const seen = { at: entry.at, entryId: entry.id };
   switch (entry.kind) {
     case 'intake': {
@@ -202,6 +238,7 @@ function fold(one: QueenLedger, entry: FactEntry): void {
           pupae: entry.pupae ?? none,
           workers: entry.workers ?? none,
         },
+        observations,
       );
       break;
     }
@@ -209,7 +246,8 @@ function fold(one: QueenLedger, entry: FactEntry): void {
       one.looksSpent += 1;
       one.lastLook = seen;
       disturb(one, entry);
-      observe(one, entry, entry);
+      observe(one, entry, entry, observations);
+      foldCastes(one, entry);
       if (entry.waterLineMm !== undefined) {
         need(
           Number.isFinite(entry.waterLineMm) && entry.waterLineMm >= 0,
@@ -221,6 +259,7 @@ function fold(one: QueenLedger, entry: FactEntry): void {
       if (entry.wetFront) one.wetFront = { ...seen, value: entry.wetFront };
       if (entry.mould) one.mould = { ...seen, value: entry.mould };
       if (entry.queen === 'seen') one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
+      if (entry.queensSeen !== undefined) one.queensSeen = { ...seen, n: entry.queensSeen };
       break;
     case 'feed':
       disturb(one, entry);
@@ -259,7 +298,13 @@ function fold(one: QueenLedger, entry: FactEntry): void {
       one.restUntil = { until: entry.until, entryId: entry.id };
       break;
     case 'loss':
-      one.loss = { ...seen, how: entry.how, cause: entry.cause };
+      one.loss = {
+        ...seen,
+        how: entry.how,
+        cause: entry.cause,
+        certainty: entry.certainty ?? null,
+        orphans: entry.colonyGoesOn ?? false,
+      };
       break;
     case 'note':
       break;
@@ -285,12 +330,38 @@ function addSigns(one: QueenLedger, entry: FactEntry & { kind: 'sign' }): void {
 
 type Counts = Partial<Record<Milestone, CountRange | undefined>>;
 
-function observe(one: QueenLedger, entry: FactEntry, counts: Counts): void {
+/** What a look says of workers of a kind, of winged young and of the dead. */
+function foldCastes(one: QueenLedger, look: FactEntry & { kind: 'look' }): void {
+  for (const caste of CASTES) {
+    const c = look[caste];
+    if (c === undefined) continue;
+    const last = { range: countRange(c.low, c.high, caste, c.word), at: look.at, entryId: look.id };
+    const had = one.castes[caste];
+    if (had?.first.by) one.castes[caste] = { first: had.first, last };
+    else
+      one.castes[caste] = {
+        first: isSome(c) ? { after: had?.last.at ?? null, by: look.at } : { after: look.at, by: null },
+        last,
+      };
+  }
+  if (look.deadWorkers) {
+    const { low, high } = look.deadWorkers;
+    const before = one.deadWorkers;
+    one.deadWorkers = {
+      low: before.low + low,
+      high: before.high === null || high === null ? null : before.high + high,
+    };
+  }
+  if (look.pupaeIn) one.pupaeIn = look.pupaeIn;
+}
+
+function observe(one: QueenLedger, entry: FactEntry, counts: Counts, observations: Observation[]): void {
+  observations.push({ at: entry.at, entryId: entry.id, counts });
   const counted = MILESTONES.flatMap((m) => {
     const c = counts[m];
-    return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m) }];
+    return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m, c.word) }];
   });
-  const full = fullCount(counts, entry.at, entry.id);
+  const full = fullCount(counts, entry.at, entry.id, entry.kind === 'look' ? entry.deadWorkers : undefined);
   if (full) {
     const lost = one.lastFull && vanishedBetween(one.lastFull, full);
     if (lost) one.vanished.push(lost);
@@ -339,22 +410,7 @@ function restart(one: QueenLedger, entry: FactEntry): void {
     one.counts[m] && isSome(one.counts[m].range) ? one.counts[m].at : null,
   );
   one.broodLost.push({ interval: { after: latest(...withBrood), by: entry.at }, entryId: entry.id });
-  one.appearances = forEachMilestone(noAppearance);
-}
-
-function noticeContradictions(one: QueenLedger, entry: FactEntry): void {
-  if (one.loss && one.loss.how === 'died' && entry.kind === 'look' && entry.queen === 'seen') {
-    one.contradictions.push({
-      says: 'She was logged as dead, yet a later look saw her. Amend one of the two.',
-      entryIds: [one.loss.entryId, entry.id],
-    });
-  }
-  if (entry.kind === 'intake' && one.lastLook) {
-    one.contradictions.push({
-      says: 'A look is dated before she was taken in. Amend one of the two dates.',
-      entryIds: [entry.id, one.lastLook.entryId],
-    });
-  }
+  one.appearances = byMilestone(noAppearance);
 }
 
 function finish(one: QueenLedger, now: Instant): void {

@@ -5,9 +5,6 @@ import {
   instantOf,
   msOf,
   need,
-  normalBelow,
-  normalQuantile,
-  uniformStream,
   DAY_MS,
   type Band,
   type Instant,
@@ -15,9 +12,10 @@ import {
 import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../species';
 import type { QueenLedger } from './ledger';
 import { lateCatch, type Hemisphere } from './late-catch';
-import { missChance, SOFT_DAYS } from './detection';
-import { merge, resample, type Drawn, type Sample } from './sample';
-import { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './warmth-clock';
+import { boundsOf, drawAll } from './draws';
+import { laterBatches, type Likely, type Part } from './later-batches';
+import { merge, resample, type Sample } from './sample';
+import { temperatureAt, warmthClock, type Temperature } from './warmth-clock';
 
 export interface OutlookOptions {
   /** Number of simulated queens; 4,000 when not given. */
@@ -43,6 +41,12 @@ export interface EventOutlook {
 
 export interface Outlook {
   events: Record<OutlookEvent, EventOutlook>;
+  /** When she lays again, and when the first worker of that second batch comes out. */
+  secondBatch: { eggs: Band<Instant | null>; workers: Band<Instant | null> };
+  /** Workers at the beginning of the coming winter; null where there is none, or when it is winter now. */
+  byWinter: { on: Instant; workers: Band } | null;
+  /** What is probably in the tube now, and how many. Reckoned, not seen. */
+  inside: Record<Milestone, Likely>;
   /** The next thing not seen yet; null when the first batch is complete or she is lost. */
   next: OutlookEvent | null;
   /**
@@ -56,15 +60,10 @@ export interface Outlook {
   strained: number;
 }
 
+/** The later batches, whose bands need not be as smooth, go on from every so many draws. */
+const LATER_EVERY = 4;
 const HORIZON_DAYS = 3 * 365;
-const BATCH_DAYS = { median: 7, logSpread: 0.4 };
-/** Pupae later than this share of first batches takes belong to a second one. Prior. */
-const SECOND_BATCH_SHARE = 0.97;
-/** How far back brood that came with her may go when warmth gives no answer. Prior. */
-const UNKNOWN_PAST_DAYS = 60;
 const MAX_STRAIN = 8;
-/** How seldom the days before a look without are drawn, against those after it. */
-const SOFT_SHARE = 0.1;
 /** Each species is drawn at least so often, however small its share. */
 const LEAST_DRAWS = 200;
 /** A few draws tell whether a wider spread explains the log. */
@@ -132,41 +131,47 @@ export function outlookOfKinds(
   need(heaviest !== null, 'kinds', 'No species is given. Take an unknown one when nothing is known.');
   const origin = known.intake.at;
   const bounds = MILESTONES.map((m) => boundsOf(known, m, origin));
-  const attempt = (warmth: Temperature, strain: number, n = draws): Sample =>
+  const partsAt = (warmth: Temperature): Part[] =>
+    kinds.map(({ profile }) => ({
+      profile,
+      clocks: STAGES.map((stage) => warmthClock(profile, stage, warmth, origin)),
+    }));
+  const attempt = (parts: Part[], strain: number, n = draws): Sample =>
     merge(
-      kinds.map(({ profile, weight }, k) => {
+      parts.map((part, k) => {
+        const { weight } = kinds[k] as Kind;
         const share = Math.max(Math.ceil(n * weight), Math.min(n, LEAST_DRAWS));
-        const clocks = STAGES.map((stage) => warmthClock(profile, stage, warmth, origin));
-        const late = lateCatch(profile, origin, hemisphere);
-        const part = { profile, clocks, bounds, late, known, origin, draws: share, strain };
-        return { weight, sample: drawAll({ ...part, seed: seed + 104_729 * k }) };
+        const late = lateCatch(part.profile, origin, hemisphere);
+        const given = { ...part, bounds, late, known, origin, draws: share, strain };
+        return { weight, sample: drawAll({ ...given, seed: seed + 104_729 * k }) };
       }),
     );
   const explains = (sample: Sample, n: number) => sample.effectiveDraws >= n / 100;
-  const answer = (sample: Sample, strain: number): MixedOutlook => ({
-    outlook: summarise(sample, known, origin, now, strain, draws, seed),
+  const answer = (sample: Sample, strain: number, parts: Part[]): MixedOutlook => ({
+    outlook: summarise({ sample, parts, known, origin, now, strain, draws, seed, hemisphere }),
     shares: sample.shares,
   });
 
-  const fitting = attempt(temperature, 1);
-  if (explains(fitting, draws)) return answer(fitting, 1);
+  const planned = partsAt(temperature);
+  const fitting = attempt(planned, 1);
+  if (explains(fitting, draws)) return answer(fitting, 1, planned);
   // lateness is measured against her kind as it is known, not as it has to be stretched to explain her
   const { stillWithout } = fitting;
   const pilot = Math.min(draws, PILOT_DRAWS);
   for (let strain = 2; strain <= MAX_STRAIN; strain *= 2) {
-    if (!explains(attempt(temperature, strain, pilot), pilot)) continue;
-    return answer({ ...attempt(temperature, strain), stillWithout }, strain);
+    if (!explains(attempt(planned, strain, pilot), pilot)) continue;
+    return answer({ ...attempt(planned, strain), stillWithout }, strain, planned);
   }
   // She did what was impossible at the temperature given: she must have stood warmer before. Take her kind's best
   // warmth for the past and the given one from her last look on.
-  const assumed = warmerPast(heaviest.profile, known, temperature, now);
+  const assumed = partsAt(warmerPast(heaviest.profile, known, temperature, now));
   const sample = attempt(assumed, MAX_STRAIN);
   need(
     sample.effectiveDraws > 0,
     'entries',
     'Her log cannot be explained: some of its dates exclude one another. Amend the wrong one.',
   );
-  return answer({ ...sample, stillWithout }, MAX_STRAIN);
+  return answer({ ...sample, stillWithout }, MAX_STRAIN, assumed);
 }
 
 function warmerPast(
@@ -188,174 +193,20 @@ function warmerPast(
   };
 }
 
-interface Bounds {
-  /** Not there yet on this day, -Infinity when unknown. */
-  after: number;
-  /** There by this day, Infinity when not seen. */
-  by: number;
-  /** Last days on which a look counted none. */
-  absent: number[];
-}
-
-function boundsOf(known: QueenLedger, milestone: Milestone, origin: Instant): Bounds {
-  const { interval, absentAt } = known.appearances[milestone];
-  const day = (at: Instant) => daysBetween(origin, at);
-  const absent = absentAt.slice(-3).map(day);
-  // the restart after lost brood is a hard fact: what was eaten is not "overlooked"
-  return {
-    after: interval.after === null ? -Infinity : day(interval.after),
-    by: interval.by === null ? Infinity : day(interval.by),
-    absent,
-  };
-}
-
-interface Sampling {
-  profile: SpeciesProfile;
-  clocks: WarmthClock[];
-  bounds: Bounds[];
-  late: { chance: number; springDay: number };
+interface Summary {
+  sample: Sample;
+  parts: Part[];
   known: QueenLedger;
   origin: Instant;
+  now: Instant;
+  strain: number;
   draws: number;
   seed: number;
-  strain: number;
+  hemisphere: Hemisphere;
 }
 
-function drawAll(s: Sampling): Drawn {
-  const { profile, clocks, bounds, late, draws, strain } = s;
-  const uniform = uniformStream(s.seed);
-  const days = OUTLOOK_EVENTS.map(() => new Float64Array(draws));
-  const weights = new Float64Array(draws);
-  const queenSpread = profile.queenLogSpread.value * strain;
-  const medians = STAGES.map((st) => Math.log(profile.stages[st].degreeDays));
-  const spreads = STAGES.map((st) => profile.stages[st].logSpread * strain);
-  const start = startOfAttempt(s);
-  const { earliest } = s.known.intake ?? { earliest: null };
-  const dayUnknown = earliest ? Math.max(0, daysBetween(earliest, s.origin)) : 0;
-  const pupaeStillThere = lastPupaeDay(s.known, s.origin);
-  const lookback = lookbackDays(clocks, bounds, medians);
-  const nextUnseen = bounds.findIndex((b) => b.by === Infinity);
-  const asked = nextUnseen >= 0 && (bounds[nextUnseen] as Bounds).absent.length > 0;
-  let massBefore = 0;
-  let massAfter = 0;
-
-  for (let i = 0; i < draws; i++) {
-    const queen = queenSpread * normalQuantile(uniform());
-    const winters = uniform() < late.chance;
-    const began = dayUnknown > 0 && start === 0 ? -uniform() * dayUnknown : start;
-    let from = Math.max(began, winters ? late.springDay : -Infinity);
-    let weight = 1;
-    for (let stage = 0; stage < STAGES.length; stage++) {
-      const clock = clocks[stage] as WarmthClock;
-      const b = bounds[stage] as Bounds;
-      const u = uniform();
-      let day: number;
-      let mass: number;
-      let correction = 1;
-      if (from === Infinity) {
-        // the stage before never ends at the warmth planned
-        day = Infinity;
-        mass = b.by === Infinity ? 1 : 0;
-      } else if (stage === 0 && b.after === -Infinity && b.by < Infinity) {
-        // brood came with her: its eggs were laid at some unknown time before, any day being as likely
-        day = b.by - u * lookback;
-        mass = 1;
-      } else {
-        const zero = clock.gathered(from);
-        const mu = (medians[stage] as number) + (stage === 0 ? 0 : queen);
-        const sigma = spreads[stage] as number;
-        const below = (d: number) => (d > from ? belowLogNormal(clock.gathered(d) - zero, mu, sigma) : 0);
-        const atLast = below(b.after);
-        const high = b.by === Infinity ? 1 : below(b.by);
-        // a look without is trusted, but for the few days in which the first ones are easily overlooked: those days
-        // are drawn seldom, and weighed up again
-        const low = b.absent.length > 0 ? below(b.after - SOFT_DAYS * strain) : atLast;
-        const softMass = SOFT_SHARE * (atLast - low);
-        mass = softMass + Math.max(0, high - atLast);
-        if (!(mass > 0)) {
-          weight = 0;
-          break;
-        }
-        const pick = u * mass;
-        const share = pick < softMass ? low + pick / SOFT_SHARE : atLast + (pick - softMass);
-        if (pick < softMass) correction = 1 / SOFT_SHARE;
-        day = Math.min(clock.dayOf(zero + Math.exp(mu + sigma * normalQuantile(share))), b.by);
-      }
-      let overlooked = correction;
-      for (const look of b.absent) if (day < look) overlooked *= missChance(stage, look - day, strain);
-      if (asked && stage === nextUnseen) {
-        massBefore += weight;
-        massAfter += weight * mass * overlooked;
-      }
-      weight *= mass * overlooked;
-      (days[stage] as Float64Array)[i] = day;
-      from = day;
-      if (weight === 0) break;
-    }
-    if (weight > 0) {
-      const lastDay = from + batchDays(uniform(), pupaeStillThere - from);
-      (days[4] as Float64Array)[i] = lastDay;
-    }
-    weights[i] = weight;
-  }
-  return { days, weights, before: asked ? massBefore : 0, after: asked ? massAfter : 0 };
-}
-
-/** The day from which she can lay: settled, or the look that found an earlier brood gone. */
-function startOfAttempt({ known, origin }: Sampling): number {
-  const last = known.broodLost[known.broodLost.length - 1];
-  return last?.interval.by ? daysBetween(origin, last.interval.by) : 0;
-}
-
-/**
- * How far back the eggs of brood that came with her may have been laid, days: half as much again as the stages that
- * this brood has behind it.
- */
-function lookbackDays(clocks: WarmthClock[], bounds: Bounds[], medians: number[]): number {
-  const eggs = bounds[0] as Bounds;
-  if (eggs.by === Infinity) return 0;
-  const clock = clocks[1] as WarmthClock;
-  let degreeDays = 0;
-  for (let stage = 1; stage < STAGES.length; stage++) {
-    degreeDays += Math.exp(medians[stage] as number);
-    const b = bounds[stage] as Bounds;
-    if (b.by !== eggs.by || b.after !== -Infinity) break;
-  }
-  const start = clock.dayOf(clock.gathered(eggs.by) - 1.5 * degreeDays);
-  const days = eggs.by - start;
-  return Number.isFinite(days) && days > 1 ? days : UNKNOWN_PAST_DAYS;
-}
-
-/** Last day on which a look still counted pupae, -Infinity when none did. */
-function lastPupaeDay(known: QueenLedger, origin: Instant): number {
-  const pupae = known.counts.pupae;
-  return pupae && pupae.range.low > 0 ? daysBetween(origin, pupae.at) : -Infinity;
-}
-
-/**
- * Days from the first worker to the last of the first batch. It is not over while pupae are counted; but pupae long
- * after the first worker are those of a second batch and say nothing of the first.
- */
-function batchDays(u: number, pupaeUntil: number): number {
-  const mu = Math.log(BATCH_DAYS.median);
-  const below = belowLogNormal(pupaeUntil, mu, BATCH_DAYS.logSpread);
-  const low = below < SECOND_BATCH_SHARE ? below : 0;
-  return Math.exp(mu + BATCH_DAYS.logSpread * normalQuantile(low + u * (1 - low)));
-}
-
-function belowLogNormal(x: number, mu: number, sigma: number): number {
-  return x > 0 ? normalBelow((Math.log(x) - mu) / sigma) : 0;
-}
-
-function summarise(
-  sample: Sample,
-  known: QueenLedger,
-  origin: Instant,
-  now: Instant,
-  strain: number,
-  draws: number,
-  seed: number,
-): Outlook {
+function summarise(s: Summary): Outlook {
+  const { sample, known, origin, now, strain, draws, seed } = s;
   const picks = resample(sample.weights, draws, seed);
   const nowDay = daysBetween(origin, now);
   const originMs = msOf(origin);
@@ -380,11 +231,20 @@ function summarise(
       byNow: seen ? 1 : past / draws,
     };
   });
+  const some = picks.filter((_, i) => i % LATER_EVERY === 0);
+  const later = laterBatches(sample, some, s.parts, known, origin, now, s.hemisphere, seed);
+  const bandOf = (days: Float64Array): Band<Instant | null> => {
+    const { p10, p50, p90 } = bandOfSorted(days.sort());
+    return { p10: at(p10), p50: at(p50), p90: at(p90) };
+  };
   const next = OUTLOOK_EVENTS.find(
     (e) => events[e].status === 'ahead' && !(e === 'firstBatchEnd' && events[e].byNow > 0.95),
   );
   return {
     events,
+    secondBatch: { eggs: bandOf(later.second.eggs), workers: bandOf(later.second.workers) },
+    byWinter: later.byWinter,
+    inside: later.inside,
     next: known.loss ? null : (next ?? null),
     stillWithout: sample.stillWithout,
     effectiveDraws: sample.effectiveDraws,

@@ -5,6 +5,8 @@ export interface Drawn {
   /** Day of each event, one array an event. */
   days: Float64Array[];
   weights: Float64Array;
+  /** Each queen's own factor on egg, larva and pupa, as a natural logarithm. */
+  factors: Float64Array;
   /** Weight before and after asking for the next thing not seen; 0 when no look has counted it. */
   before: number;
   after: number;
@@ -13,6 +15,9 @@ export interface Drawn {
 export interface Sample {
   days: Float64Array[];
   weights: Float64Array;
+  factors: Float64Array;
+  /** How many draws each species has; they follow one another. */
+  sizes: number[];
   /** Share of each species, together 1. */
   shares: number[];
   effectiveDraws: number;
@@ -24,11 +29,12 @@ export function merge(parts: { weight: number; sample: Drawn }[]): Sample {
   const total = parts.reduce((sum, p) => sum + p.weight, 0);
   const [only] = parts;
   if (parts.length === 1 && only) {
-    const { days, weights, before, after } = only.sample;
-    return { days, weights, shares: [1], ...tally(weights, before, after) };
+    const { days, weights, factors, before, after } = only.sample;
+    return { days, weights, factors, sizes: [weights.length], shares: [1], ...tally(weights, before, after) };
   }
   const size = parts.reduce((sum, p) => sum + p.sample.weights.length, 0);
   const weights = new Float64Array(size);
+  const factors = new Float64Array(size);
   const days = (parts[0]?.sample.days ?? []).map(() => new Float64Array(size));
   const sums: number[] = [];
   let at = 0;
@@ -40,6 +46,7 @@ export function merge(parts: { weight: number; sample: Drawn }[]): Sample {
     let sum = 0;
     for (let i = 0; i < n; i++) sum += weights[at + i] = (sample.weights[i] as number) * scale;
     days.forEach((d, k) => d.set(sample.days[k] as Float64Array, at));
+    factors.set(sample.factors, at);
     before += sample.before * scale;
     after += sample.after * scale;
     sums.push(sum);
@@ -47,7 +54,8 @@ export function merge(parts: { weight: number; sample: Drawn }[]): Sample {
   }
   const all = sums.reduce((a, b) => a + b, 0);
   const shares = sums.map((sum, k) => (all > 0 ? sum / all : (parts[k]?.weight ?? 0) / total));
-  return { days, weights, shares, ...tally(weights, before, after) };
+  const sizes = parts.map((p) => p.sample.weights.length);
+  return { days, weights, factors, sizes, shares, ...tally(weights, before, after) };
 }
 
 function tally(weights: Float64Array, before: number, after: number) {

@@ -36,6 +36,17 @@ test('a look that did not count everything cannot tell, and the next full one is
   ]);
 });
 
-test('workers that came with her and died on the way count as brood missing, not as eggs', () => {
-  expect(vanished(look(10, [3, 0, 0, 6]), look(20, [3, 0, 0, 4]))).toMatchObject([{ low: 2, what: 'brood' }]);
+test('workers that are fewer are told as workers, and those found dead are accounted for', () => {
+  expect(vanished(look(10, [3, 0, 0, 6]), look(20, [3, 0, 0, 4]))).toMatchObject([
+    { low: 2, what: 'workers' },
+  ]);
+  const found = entry(20, {
+    kind: 'look',
+    eggs: n(3),
+    larvae: n(0),
+    pupae: n(0),
+    workers: n(4),
+    deadWorkers: n(2),
+  });
+  expect(vanished(look(10, [3, 0, 0, 6]), found)).toEqual([]);
 });

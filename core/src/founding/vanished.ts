@@ -6,8 +6,8 @@ export interface Vanished {
   /** At least and at most so many. */
   low: number;
   high: number;
-  /** What it must have been: eggs alone, when nothing older is missing; brood of any stage otherwise. */
-  what: 'eggs' | 'brood';
+  /** What it must have been: eggs alone, when nothing older is missing; workers, when they alone are fewer and not all found dead; brood of any stage otherwise. */
+  what: 'eggs' | 'brood' | 'workers';
   interval: Interval;
   /** The two looks. */
   entryIds: [string, string];
@@ -18,6 +18,8 @@ export interface FullCount {
   at: Instant;
   entryId: string;
   counts: Record<Milestone, CountRange>;
+  /** Workers newly found dead at this look. */
+  dead: CountRange;
 }
 
 /** All stages counted, each with an upper bound; null otherwise: then nothing can be reckoned. */
@@ -25,9 +27,10 @@ export function fullCount(
   counts: Partial<Record<Milestone, CountRange | undefined>>,
   at: Instant,
   entryId: string,
+  dead: CountRange = { low: 0, high: 0 },
 ): FullCount | null {
   const whole = MILESTONES.every((m) => counts[m] !== undefined && counts[m].high !== null);
-  return whole ? { at, entryId, counts: counts as Record<Milestone, CountRange> } : null;
+  return whole ? { at, entryId, counts: counts as Record<Milestone, CountRange>, dead } : null;
 }
 
 /**
@@ -39,10 +42,11 @@ export function vanishedBetween(before: FullCount, now: FullCount): Vanished | n
   const all = drop(before, now, 0);
   if (all.low < 1) return null;
   const older = drop(before, now, 1);
+  const workers = drop(before, now, 3);
   return {
     low: all.low,
     high: all.high,
-    what: older.high <= 0 ? 'eggs' : 'brood',
+    what: workers.low >= all.low ? 'workers' : older.high <= 0 ? 'eggs' : 'brood',
     interval: { after: before.at, by: now.at },
     entryIds: [before.entryId, now.entryId],
   };
@@ -52,5 +56,10 @@ export function vanishedBetween(before: FullCount, now: FullCount): Vanished | n
 function drop(before: FullCount, now: FullCount, from: number): { low: number; high: number } {
   const sum = (c: FullCount, side: 'low' | 'high') =>
     MILESTONES.slice(from).reduce((total, m) => total + (c.counts[m][side] ?? 0), 0);
-  return { low: sum(before, 'low') - sum(now, 'high'), high: sum(before, 'high') - sum(now, 'low') };
+  // those found dead are accounted for
+  const { low, high } = now.dead;
+  return {
+    low: sum(before, 'low') - sum(now, 'high') - (high ?? Infinity),
+    high: sum(before, 'high') - sum(now, 'low') - low,
+  };
 }

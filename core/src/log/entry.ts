@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { COUNT_WORDS } from '../quantity';
 
 /** A moment in UTC. */
 export const instantSchema = z.iso.datetime({
@@ -17,7 +18,12 @@ const whole = (name: string) =>
 
 /** What was seen of one stage: a number, a range, or a word for "could not count". */
 export const countSchema = z
-  .object({ low: whole('The lower count'), high: whole('The upper count').nullable() })
+  .object({
+    low: whole('The lower count'),
+    high: whole('The upper count').nullable(),
+    /** A word was said instead of a number; the bounds are what the word is taken to mean. */
+    word: z.enum(COUNT_WORDS).optional(),
+  })
   .refine((c) => c.high === null || c.high >= c.low, {
     path: ['high'],
     error: 'The upper count is below the lower count. Swap them or correct one.',
@@ -144,6 +150,10 @@ export const intakeSchema = z.object({
 });
 
 export const WET_FRONTS = ['dry', 'right', 'at-face', 'soaked', 'leaking'] as const;
+/** Workers of a kind, and winged young: part of a look when there are any. */
+export const CASTES = ['callows', 'majors', 'repletes', 'alates'] as const;
+export type Caste = (typeof CASTES)[number];
+export const PUPAE_IN = ['naked', 'cocoons', 'both'] as const;
 export const MOULDS = ['none', 'far-plug', 'near-brood'] as const;
 
 export const lookSchema = z.object({
@@ -152,7 +162,19 @@ export const lookSchema = z.object({
   queen: z.enum(['seen', 'not-seen']).optional(),
   /** Where she sat, mm from the closed end. */
   queenAtMm: lineMm.optional(),
+  /** How many queens, where there is more than one. */
+  queensSeen: z.number().int().min(0).max(30).optional(),
   ...counts,
+  /** Callows, majors and repletes are among the workers. */
+  callows: countSchema.optional(),
+  majors: countSchema.optional(),
+  repletes: countSchema.optional(),
+  alates: countSchema.optional(),
+  /** Newly found dead, since the look before. */
+  deadWorkers: countSchema.optional(),
+  pupaeIn: z.enum(PUPAE_IN).optional(),
+  /** Pictures taken at this look. */
+  photos: z.array(idSchema).max(6, 'More than six photos of one look. Leave some out.').optional(),
   waterLineMm: lineMm.optional(),
   /** How far the dark wet front has come in the inner plug. */
   wetFront: z.enum(WET_FRONTS).optional(),
@@ -197,11 +219,17 @@ export const LOSS_CAUSES = [
   'other',
 ] as const;
 
+export const CERTAINTIES = ['certain', 'likely', 'guess'] as const;
+
 export const lossSchema = z.object({
   kind: z.literal('loss'),
   at: instantSchema,
   how: z.enum(LOSS_WAYS),
   cause: z.enum(LOSS_CAUSES).default('unknown'),
+  /** How sure the keeper is of the cause. */
+  certainty: z.enum(CERTAINTIES).optional(),
+  /** Workers and brood live on without her. */
+  colonyGoesOn: z.boolean().optional(),
   text: text.optional(),
 });
 

@@ -4,13 +4,24 @@ import { need } from './input-error';
 export interface CountRange {
   low: number;
   high: number | null;
+  /** Said as a word; the bounds are what it is taken to mean. */
+  word?: CountWord | undefined;
 }
+
+export const COUNT_WORDS = ['some', 'lots'] as const;
+export type CountWord = (typeof COUNT_WORDS)[number];
+
+/** What a word is taken to mean: some, at least one; lots, at least twenty (prior). */
+export const WORD_COUNTS: Record<CountWord, CountRange> = {
+  some: { low: 1, high: null, word: 'some' },
+  lots: { low: 20, high: null, word: 'lots' },
+};
 
 /**
  * Checks a count and returns it.
  * @throws InputError for NaN, negative or broken numbers, and for high below low
  */
-export function countRange(low: number, high: number | null, field = 'count'): CountRange {
+export function countRange(low: number, high: number | null, field = 'count', word?: CountWord): CountRange {
   need(
     Number.isInteger(low) && low >= 0,
     field,
@@ -26,14 +37,15 @@ export function countRange(low: number, high: number | null, field = 'count'): C
     field,
     `The upper count (${high}) is below the lower count (${low}). Swap them or correct one.`,
   );
-  return { low, high };
+  return word ? { low, high, word } : { low, high };
 }
 
 export const isNone = (c: CountRange): boolean => c.high === 0;
 export const isSome = (c: CountRange): boolean => c.low > 0;
 
-/** "none", "5", "8–15" or "at least 20". */
-export function countText({ low, high }: CountRange): string {
+/** "none", "5", "8–15", "at least 20", or the word that was said. */
+export function countText({ low, high, word }: CountRange): string {
+  if (word) return word;
   if (high === 0) return 'none';
   if (high === null) return low <= 1 ? 'some' : `at least ${low}`;
   return low === high ? String(low) : `${low}–${high}`;

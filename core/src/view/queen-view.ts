@@ -1,12 +1,17 @@
 import {
+  addEvidence,
   emptyLedger,
   founderBelief,
+  learnedProfile,
   ledger,
   outlookOfKinds,
+  stageEvidence,
   temperatureAt,
   type FounderBelief,
   type FounderEvidence,
   type Hemisphere,
+  type KindEvidence,
+  type Learned,
   type Outlook,
   type QueenLedger,
   type Temperature,
@@ -42,6 +47,8 @@ export interface KeeperSettings {
   weekdays: number[];
   /** Days away, both inclusive, yyyy-mm-dd. */
   absences: { from: string; to: string }[];
+  /** Finished stages of the keeper's own queens move what is expected of the others of their kind. */
+  learn: boolean;
 }
 
 export const DEFAULT_SETTINGS: KeeperSettings = {
@@ -49,6 +56,7 @@ export const DEFAULT_SETTINGS: KeeperSettings = {
   hemisphere: 'north',
   weekdays: [],
   absences: [],
+  learn: true,
 };
 
 /** Everything derived about one queen: facts → ledger → outlook → counsel. */
@@ -58,6 +66,10 @@ export interface QueenView {
   /** Every species she may be: the share given to it, and what her log makes of that. */
   species: { profileId: string; share: number; now: number; namedBy: string | null }[];
   founder: FounderBelief | null;
+  /** What her own finished stages say of her kind, for the others; null when her species is a guess. */
+  teaches: { profileId: string; stages: KindEvidence } | null;
+  /** Finished stages of other queens of her kind that moved this outlook: the most for any stage. */
+  learnedFrom: number;
   /** How warm she stands now, °C. */
   tempC: number;
   ledger: QueenLedger;
@@ -70,6 +82,8 @@ export interface QueenView {
 export interface ViewOptions {
   draws?: number;
   profileOf?: (id: string) => SpeciesProfile;
+  /** What all of the keeper's queens say of their kinds, this one too; her own part is taken out. */
+  learned?: Learned;
 }
 
 /**
@@ -77,24 +91,30 @@ export interface ViewOptions {
  * The same facts, settings and moment give the same view.
  */
 export function queenView(
-  { queen, tube, place, places, entries }: QueenFacts,
+  facts: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
-  { draws = 4000, profileOf = speciesProfile }: ViewOptions = {},
+  options: ViewOptions = {},
 ): QueenView {
+  const { queen, tube, place, entries } = facts;
+  const { draws = 4000, profileOf = speciesProfile } = options;
   const tempC = temperatureAt(placeTemperature(place), now);
   let known = emptyLedger(queen.id);
   const view: Omit<QueenView, 'ledger' | 'trouble'> = {
     profileId: 'unknown-temperate',
     species: [],
     founder: null,
+    teaches: null,
+    learnedFrom: 0,
     tempC,
     outlook: null,
     counsel: null,
   };
   try {
     known = ledger(entries, now)[queen.id] ?? known;
-    const kinds = speciesWeights(known.species).map((w) => ({ ...w, profile: profileOf(w.profileId) }));
+    const { kinds, temperature, teaches, learnedFrom: from } = basisOf(facts, known, settings, options);
+    view.teaches = teaches;
+    view.learnedFrom = from;
     const byShare = (shares: number[]) => {
       view.species = kinds.map(({ profileId, weight, namedBy }, i) => ({
         profileId,
@@ -106,7 +126,6 @@ export function queenView(
       view.profileId = likeliest.profileId;
     };
     byShare(kinds.map((k) => k.weight));
-    const temperature = temperatureOfStays(known, queen, places, place);
     const project = () =>
       outlookOfKinds(kinds, known, temperature, now, {
         draws,
@@ -132,7 +151,7 @@ export function queenView(
       view.founder = believe();
     }
     view.counsel = counsel({
-      profile: profileOf(view.profileId),
+      profile: kinds.find((k) => k.profileId === view.profileId)?.profile ?? profileOf(view.profileId),
       ledger: known,
       outlook: view.outlook,
       founder: view.founder,
@@ -146,6 +165,59 @@ export function queenView(
     if (!(error instanceof InputError)) throw error;
     return { ...view, ledger: known, trouble: { field: error.field, message: error.message } };
   }
+}
+
+/** What an outlook rests on besides her log. */
+export interface Basis {
+  kinds: { profileId: string; weight: number; namedBy: string | null; profile: SpeciesProfile }[];
+  temperature: Temperature;
+  teaches: QueenView['teaches'];
+  learnedFrom: number;
+}
+
+/** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
+export function basisOf(
+  { queen, place, places }: QueenFacts,
+  known: QueenLedger,
+  settings: KeeperSettings,
+  { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
+): Basis {
+  const temperature = temperatureOfStays(known, queen, places, place);
+  const teaches = lesson(known, temperature, settings.hemisphere, profileOf);
+  let from = 0;
+  const kinds = speciesWeights(known.species).map((w) => {
+    const others = settings.learn ? withoutOwn(learned, w.profileId, teaches) : {};
+    from = Math.max(from, ...Object.values(others).map((e) => e.n));
+    return { ...w, profile: learnedProfile(profileOf(w.profileId), others) };
+  });
+  return { kinds, temperature, teaches, learnedFrom: from };
+}
+
+/** What her finished stages say, when her species is more than a guess. */
+function lesson(
+  known: QueenLedger,
+  temperature: Temperature,
+  hemisphere: Hemisphere,
+  profileOf: (id: string) => SpeciesProfile,
+): QueenView['teaches'] {
+  const { species } = known;
+  if (!species || species.sure === 'guess' || species.others?.length) return null;
+  const stages = stageEvidence(profileOf(species.profileId), known, temperature, hemisphere);
+  return Object.keys(stages).length > 0 ? { profileId: species.profileId, stages } : null;
+}
+
+/** What the others say of a kind: no queen teaches herself. */
+export function withoutOwn(learned: Learned, profileId: string, own: QueenView['teaches']): KindEvidence {
+  const all = learned[profileId] ?? {};
+  return own?.profileId === profileId ? addEvidence(all, own.stages, -1) : all;
+}
+
+/** What a keeper's queens say of their kinds, together. */
+export function learnedFrom(lessons: Iterable<QueenView['teaches']>): Learned {
+  const learned: Learned = {};
+  for (const one of lessons)
+    if (one) learned[one.profileId] = addEvidence(learned[one.profileId] ?? {}, one.stages);
+  return learned;
 }
 
 /** How warm she has stood in place after place, and will stand; a place that is not known counts as the present one. */
@@ -183,7 +255,7 @@ export function placeIdNow(queen: Queen, entries: readonly Entry[]): string {
 }
 
 /** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */
-function seedOf(id: string): number {
+export function seedOf(id: string): number {
   let hash = 0x811c9dc5;
   for (let i = 0; i < id.length; i++) hash = Math.imul(hash ^ id.charCodeAt(i), 0x01000193);
   return hash & 0x7fffffff;

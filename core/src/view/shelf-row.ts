@@ -25,6 +25,8 @@ export interface ShelfRow {
   restUntil: Instant | null;
   next: { event: OutlookEvent; band: Band<Instant | null> } | null;
   lost: { how: string; at: Instant } | null;
+  /** Workers live on without her. */
+  orphans: boolean;
   lastLookAt: Instant | null;
   /** Her life so far, for what the shelf shows as a whole; null without an intake. */
   life: Life | null;
@@ -52,7 +54,8 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
     pressure: advice?.pressure ?? 'now',
     restUntil: advice?.restUntil ?? null,
     next: ahead && event ? { event, band: ahead.events[event].band } : null,
-    lost: known.loss ? { how: known.loss.how, at: known.loss.at } : null,
+    orphans: known.loss?.orphans ?? false,
+    lost: known.loss && !known.loss.orphans ? { how: known.loss.how, at: known.loss.at } : null,
     lastLookAt: known.lastLook?.at ?? null,
     life: known.intake
       ? {

@@ -21,6 +21,8 @@ export interface DataDir {
   db: string;
   /** Every fact as a line of JSON, synced to the disk before it is acknowledged. */
   journal: string;
+  /** Every photo as a file, synced to the disk likewise. */
+  photos: string;
   unlock(): void;
 }
 
@@ -40,7 +42,13 @@ export function openDataDir(root: string): DataDir {
   }
   checkFormat(join(root, 'burrow.json'), root);
   const unlock = lock(join(root, 'lock'), root);
-  return { root, db: join(root, 'db'), journal: join(root, 'facts.jsonl'), unlock };
+  return {
+    root,
+    db: join(root, 'db'),
+    journal: join(root, 'facts.jsonl'),
+    photos: join(root, 'photos'),
+    unlock,
+  };
 }
 
 function checkFormat(file: string, root: string): void {

@@ -2,6 +2,7 @@ import type { Entry, SpeciesProfile, Spot, StockItem, StockMove } from '@gentle-
 import { sql } from 'drizzle-orm';
 import {
   check,
+  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -14,6 +15,8 @@ import {
 } from 'drizzle-orm/pg-core';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3, mode: 'date' });
+
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 export const speciesProfiles = pgTable('species_profiles', {
   id: text('id').primaryKey(),
@@ -115,6 +118,24 @@ export const stockMoves = pgTable(
     queenId: uuid('queen_id').references(() => queens.id),
   },
   (t) => [index('stock_moves_item').on(t.itemId)],
+);
+
+/** Pictures, made smaller and without anything that tells where they were taken. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: uuid('id').primaryKey(),
+    queenId: uuid('queen_id')
+      .notNull()
+      .references(() => queens.id),
+    at: moment('at').notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    /** JPEG. */
+    whole: bytes('whole').notNull(),
+    thumb: bytes('thumb').notNull(),
+  },
+  (t) => [index('photos_queen_at').on(t.queenId, t.at)],
 );
 
 export const settings = pgTable('settings', {

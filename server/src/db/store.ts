@@ -18,6 +18,7 @@ import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
+import { Photos } from './photos';
 import * as t from './schema';
 import { writeFacts } from './write-facts';
 
@@ -25,6 +26,7 @@ type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
 /** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
 export class Store {
+  readonly photos: Photos;
   private turn: Promise<unknown> = Promise.resolve();
   private readonly listeners = new Set<(facts: readonly Fact[]) => void>();
 
@@ -32,7 +34,10 @@ export class Store {
     private readonly open: OpenDb,
     /** Not used with a PostgreSQL server, which syncs its own log. */
     private readonly journal: Journal | null = null,
-  ) {}
+    photosDir: string | null = null,
+  ) {
+    this.photos = new Photos(open, photosDir);
+  }
 
   get kind(): OpenDb['kind'] {
     return this.open.kind;
@@ -50,7 +55,7 @@ export class Store {
         target: t.speciesProfiles.id,
         set: { name: sql`excluded.name`, profile: sql`excluded.profile` },
       });
-    if (!this.journal) return { replayed: 0 };
+    if (!this.journal) return { replayed: await this.photos.prepare() };
     const behind = this.journal.since(await this.journalPosition());
     let replayed = 0;
     for (let i = 0; i < behind.length; i += 1000) {
@@ -58,7 +63,7 @@ export class Store {
       replayed += written.accepted.length;
     }
     if (behind.length > 0) await this.rememberPosition(this.open.db, this.journal.position);
-    return { replayed };
+    return { replayed: replayed + (await this.photos.prepare()) };
   }
 
   /**
@@ -115,6 +120,7 @@ export class Store {
       hemisphere: (kept.hemisphere ?? DEFAULT_SETTINGS.hemisphere) as Hemisphere,
       weekdays: kept.weekdays ?? DEFAULT_SETTINGS.weekdays,
       absences: kept.absences ?? DEFAULT_SETTINGS.absences,
+      learn: kept.learn ?? DEFAULT_SETTINGS.learn,
     };
   }
 

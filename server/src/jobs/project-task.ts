@@ -4,6 +4,7 @@ import {
   viewHoldsUntil,
   type Instant,
   type KeeperSettings,
+  type Learned,
   type QueenFacts,
   type QueenView,
   type ShelfRow,
@@ -15,18 +16,24 @@ export interface ProjectTask {
   settings: KeeperSettings;
   now: Instant;
   draws: number;
+  /** What all queens say of their kinds. */
+  learned: Learned;
   /** Whole views, or only what the shelf shows. */
   want: 'views' | 'rows';
 }
 
 export type Projected<W extends ProjectTask['want'] = ProjectTask['want']> = {
   holdsUntil: Instant;
+  teaches: QueenView['teaches'];
+  /** Kinds she may be. */
+  kinds: string[];
 } & (W extends 'views' ? { view: QueenView } : { row: ShelfRow });
 
-export function project({ facts, settings, now, draws, want }: ProjectTask): Projected[] {
+export function project({ facts, settings, now, draws, want, learned }: ProjectTask): Projected[] {
   return facts.map((one) => {
-    const view = queenView(one, settings, now, { draws });
+    const view = queenView(one, settings, now, { draws, learned });
     const holdsUntil = viewHoldsUntil(view, now);
-    return want === 'views' ? { holdsUntil, view } : { holdsUntil, row: shelfRow(one, view, now) };
+    const about = { holdsUntil, teaches: view.teaches, kinds: view.species.map((k) => k.profileId) };
+    return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view, now) };
   });
 }

@@ -30,6 +30,7 @@ class Watched implements Projector {
   }
 }
 
+const ALONE = { ...DEFAULT_SETTINGS, learn: false };
 let store: Store;
 let watched: Watched;
 let views: Views;
@@ -42,6 +43,8 @@ beforeAll(async () => {
   store = new Store(await openDb({ migrationsFolder: MIGRATIONS }));
   await store.prepare();
   await store.write([...factsOf(a), ...factsOf(shared)]);
+  // who learns from whom has a test of its own, the last
+  await store.write([{ fact: 'settings', value: ALONE }]);
   await store.write([{ fact: 'entry', value: lookEntry(a.queen.id, 5, 4) }]);
 }, 60_000);
 afterAll(() => store.close());
@@ -79,7 +82,7 @@ test('a changed place makes all that stand there anew, a setting makes everyone 
   await store.write([{ fact: 'place', value: newQueen('elsewhere').place }]);
   await shelf();
   expect(watched.taken()).toEqual([]);
-  await store.write([{ fact: 'settings', value: { ...DEFAULT_SETTINGS, lookingSchool: 'weekly' } }]);
+  await store.write([{ fact: 'settings', value: { ...ALONE, lookingSchool: 'weekly' } }]);
   await shelf();
   expect(watched.taken()).toEqual(['A', 'B']);
 });
@@ -102,6 +105,8 @@ test('a write that overtakes an answer is in the next one', async () => {
 
 test("a queen's page is kept until something about her is written", async () => {
   const page = () => views.queen(a.queen.id, now);
+  await shelf();
+  watched.taken();
   await page();
   await page();
   expect(watched.taken()).toEqual(['A']);
@@ -133,4 +138,36 @@ test('a lost queen stays on the shelf, last', async () => {
   await store.write([{ fact: 'entry', value }]);
   const rows = (await shelf()).rows;
   expect(rows.map((r) => r.queen.label).pop()).toBe('B');
+});
+
+test('finished stages of one queen move the outlook of her sisters, not her own, and can be left out', async () => {
+  const [slow, sister] = [newQueen('slow', 60), newQueen('sister', 60)];
+  await store.write([...factsOf(slow), ...factsOf(sister)]);
+  await shelf();
+  const workers = async (id: string) => {
+    const view = (await views.queen(id, now))?.view;
+    return { from: view?.learnedFrom, p50: view?.outlook?.events.larvae.band.p50 as string };
+  };
+  const before = await workers(sister.queen.id);
+  expect(before.from).toBe(0);
+  await store.write([{ fact: 'settings', value: DEFAULT_SETTINGS }]);
+  const counted = (daysBefore: number, eggs: number, larvae: number) => ({
+    ...lookEntry(slow.queen.id, daysBefore, eggs),
+    larvae: { low: larvae, high: larvae },
+  });
+  // eggs ten days after she was taken in, larvae not for another four weeks
+  await store.write(
+    [counted(51, 0, 0), counted(49, 4, 0), counted(22, 9, 0), counted(20, 9, 3)].map((value) => ({
+      fact: 'entry' as const,
+      value,
+    })),
+  );
+  await shelf();
+  const after = await workers(sister.queen.id);
+  expect(after.from).toBe(3);
+  expect(after.p50 > before.p50).toBe(true);
+  // her own part is taken out: A and B, who have laid
+  expect((await workers(slow.queen.id)).from).toBe(2);
+  await store.write([{ fact: 'settings', value: ALONE }]);
+  expect(await workers(sister.queen.id)).toEqual(before);
 });

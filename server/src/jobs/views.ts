@@ -1,7 +1,9 @@
 import {
   byUrgency,
+  learnedFrom,
   msOf,
   type Instant,
+  type Learned,
   type Queen,
   type QueenFacts,
   type QueenView,
@@ -17,6 +19,8 @@ const QUEEN_DRAWS = 4000;
 const SHELF_DRAWS = 1000;
 /** Queens in one task: small enough to share between threads, large enough not to pay for the messages. */
 const CHUNK = 25;
+/** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */
+const AT_ONCE = 60;
 
 /** Derived views, kept while nothing they rest on has changed. */
 export class Views {
@@ -26,6 +30,10 @@ export class Views {
   private readonly turns = new Map<string, number>();
   /** Places each queen has stood in, as last read. */
   private readonly stood = new Map<string, Set<string>>();
+  /** What each queen's finished stages say of her kind, and which kinds she may be. */
+  private readonly lessons = new Map<string, { teaches: QueenView['teaches']; kinds: string[] }>();
+  private learned: Learned = {};
+  private surveyed = false;
   private epoch = 0;
   private writes = 0;
   private shelfUnderWay: Promise<string> | null = null;
@@ -80,23 +88,55 @@ export class Views {
 
   /** One queen's view with its facts, or null when she is not known. */
   async queen(id: string, now: Instant) {
+    // what the others teach is known once all have been gone through
+    if (!this.surveyed) await this.shelf(now);
     const stamp = this.stamp(id);
     const [facts] = await this.store.queenFacts([id]);
     if (!facts) return null;
     this.remember(facts);
     const kept = this.whole.get(id);
-    if (kept && kept.holdsUntil > msOf(now)) return { facts, view: kept.view };
+    if (kept && kept.holdsUntil > msOf(now))
+      return { facts, view: kept.view, learned: this.learnedOf(kept.view) };
     const [done] = (await this.projector.run({
       facts: [facts],
       settings: await this.store.settings(),
       now,
       draws: QUEEN_DRAWS,
+      learned: this.learned,
       want: 'views',
     })) as Projected<'views'>[];
     if (!done) throw new Error('no view');
     if (stamp === this.stamp(id))
       this.whole.set(id, { view: done.view, queen: facts.queen, holdsUntil: msOf(done.holdsUntil) });
-    return { facts, view: done.view };
+    return { facts, view: done.view, learned: this.learnedOf(done.view) };
+  }
+
+  private learnedOf({ species }: QueenView): Learned {
+    return Object.fromEntries(
+      species.flatMap(({ profileId: k }) => (this.learned[k] ? [[k, this.learned[k]] as const] : [])),
+    );
+  }
+
+  /** Adds up what the queens teach. @returns queens whose kinds something new was learned of */
+  private learn(): string[] {
+    const learned = learnedFrom([...this.lessons.values()].map((l) => l.teaches));
+    const changed = [...new Set([...Object.keys(learned), ...Object.keys(this.learned)])].filter(
+      (k) => JSON.stringify(learned[k]) !== JSON.stringify(this.learned[k]),
+    );
+    this.learned = learned;
+    if (changed.length === 0) return [];
+    this.whole.clear();
+    return [...this.lessons].flatMap(([id, { kinds, teaches }]) =>
+      // the only one that teaches of her kind learns nothing from herself
+      kinds.some((k) => changed.includes(k)) && !this.alone(teaches, kinds) ? [id] : [],
+    );
+  }
+
+  private alone(own: QueenView['teaches'], kinds: string[]): boolean {
+    return kinds.every((k) => {
+      const all = Object.values(this.learned[k] ?? {});
+      return own?.profileId === k && all.every((stage) => stage.n <= 1);
+    });
   }
 
   /** The shelf as JSON text: most urgent first. Kept as text, since it is asked for far oftener than it changes. */
@@ -114,11 +154,25 @@ export class Views {
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
       now,
     );
+    for (const id of this.lessons.keys()) if (!this.rows.has(id)) this.lessons.delete(id);
+    const { learn } = await this.store.settings();
+    const stale = this.learn();
+    this.surveyed = true;
+    if (learn && stale.length > 0 && stale.length <= AT_ONCE) await this.refresh(stale, now);
+    else if (learn && stale.length > 0) this.refreshLater(stale, now);
     const rows = ids.map((id) => this.rows.get(id)).filter((r) => r !== undefined);
     const text = JSON.stringify({ at: now, rows: rows.map((r) => r.row).sort(byUrgency) });
     const holdsUntil = rows.reduce((a, r) => Math.min(a, r.holdsUntil), ms + 1_800_000);
     if (before === this.writes && rows.length === ids.length) this.shelfText = { text, holdsUntil };
     return text;
+  }
+
+  /** Answers with what is known, and works it out anew behind the answer. */
+  private refreshLater(ids: string[], now: Instant): void {
+    this.refresh(ids, now).then(
+      () => (this.shelfText = null),
+      () => undefined,
+    );
   }
 
   private async refresh(ids: string[], now: Instant): Promise<void> {
@@ -136,9 +190,11 @@ export class Views {
           settings,
           now,
           draws: SHELF_DRAWS,
+          learned: this.learned,
           want: 'rows',
         })) as Projected<'rows'>[];
-        done.forEach(({ row, holdsUntil }) => {
+        done.forEach(({ row, holdsUntil, teaches, kinds }) => {
+          this.lessons.set(row.queen.id, { teaches, kinds });
           const i = chunk.indexOf(row.queen.id);
           // shown once even when a write has overtaken it; the next answer computes it anew
           const current = stamps[i] === this.stamp(row.queen.id);

@@ -56,7 +56,7 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
       const at = now().toISOString();
       const found = await views.queen(request.params.id, at);
       if (!found) throw new Refusal('no-such-queen');
-      return { at, ...found.facts, view: found.view };
+      return { at, ...found.facts, view: found.view, learned: found.learned };
     },
   );
 

@@ -1,5 +1,4 @@
 import { queenOfAddress } from '@gentle-burrow/core';
-import { BrowserQRCodeReader, type IScannerControls } from '@zxing/browser';
 import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -8,14 +7,12 @@ import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-
-const reader = new BrowserQRCodeReader(undefined, { delayBetweenScanAttempts: 200 });
+import { readCamera, readPicture } from './read-code';
 
 /** Which queen is it? Hold her label before the camera, or take a picture of it. */
 export function ScanPage() {
   const p = useBurrow();
   const video = useRef<HTMLVideoElement>(null);
-  const controls = useRef<IScannerControls | null>(null);
   const [on, setOn] = useState(false);
   const [says, setSays] = useState<string | null>(null);
 
@@ -32,13 +29,11 @@ export function ScanPage() {
   useEffect(() => {
     if (!on || !video.current) return;
     let ended = false;
-    reader
-      .decodeFromConstraints({ video: { facingMode: 'environment' } }, video.current, (result, _error, c) => {
-        if (result && open(result.getText())) c.stop();
-      })
-      .then((c) => {
-        if (ended) c.stop();
-        else controls.current = c;
+    let stop: (() => void) | null = null;
+    readCamera(video.current, open)
+      .then((stopIt) => {
+        if (ended) stopIt();
+        else stop = stopIt;
       })
       .catch((error: unknown) => {
         setOn(false);
@@ -46,25 +41,19 @@ export function ScanPage() {
       });
     return () => {
       ended = true;
-      controls.current?.stop();
-      controls.current = null;
+      stop?.();
     };
   }, [on]);
 
   const read = async (file: File | undefined) => {
     if (!file) return;
     setSays('Reading the picture …');
-    const url = URL.createObjectURL(file);
-    try {
-      const result = await reader.decodeFromImageUrl(url);
-      open(result.getText());
-    } catch {
+    const text = await readPicture(file);
+    if (text === null)
       setSays(
         'No code was found in that picture. Take it closer, in good light, with the whole code and its white rim.',
       );
-    } finally {
-      URL.revokeObjectURL(url);
-    }
+    else open(text);
   };
 
   return (

@@ -1,16 +1,17 @@
-import { countText, type Count, type Milestone } from '@gentle-burrow/core';
+import { countText, type Count } from '@gentle-burrow/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Fault, NumberField } from '@/ui/fields';
 import { Words } from '@/ui/Words';
-import { SOME, tapNumber } from './look-draft';
+import { LOTS, SOME, tapNumber } from './look-draft';
 
 const NUMBERS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 30, 50];
 
 interface CountPadProps {
-  stage: Milestone;
+  /** What is counted, in the plural. */
+  stage: string;
   count: Count | null;
   fault: string | undefined;
   onChange(count: Count | null): void;
@@ -25,6 +26,7 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
   };
   const chosen = (n: number) => count !== null && (count.low === n || count.high === n);
   const some = count !== null && count.high === null && count.low === 1;
+  const lots = count?.word === 'lots';
   return (
     <View style={styles.pad} role="group" aria-label={`Count of ${stage}`}>
       <View style={styles.head}>
@@ -36,6 +38,7 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
       <View style={styles.keys}>
         <Key label="None" on={chosen(0)} onPress={() => tap(0)} says={`no ${stage}`} />
         <Key label="Some" on={some} onPress={() => onChange(some ? null : SOME)} says={`some ${stage}`} />
+        <Key label="Lots" on={lots} onPress={() => onChange(lots ? null : LOTS)} says={`lots of ${stage}`} />
         {NUMBERS.map((n) => (
           <Key key={n} label={String(n)} on={chosen(n)} onPress={() => tap(n)} says={`${n} ${stage}`} />
         ))}

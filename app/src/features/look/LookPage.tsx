@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
+import { put } from '@/data/outbox';
 import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
 import { dayInput, nearText } from '@/ui/dates';
@@ -16,6 +17,7 @@ import { Words } from '@/ui/Words';
 import { CountPad } from './CountPad';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, momentOf, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
+import { MoreSeen } from './MoreSeen';
 
 /** What do you see? */
 export function LookPage({ id, amend }: { id: string; amend?: string | undefined }) {
@@ -97,6 +99,9 @@ function LookForm({ shown, amended }: LookFormProps) {
     setTried(true);
     if (Object.keys(faults).length > 0) return;
     const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at));
+    const before = amended?.photos ?? [];
+    for (const photo of draft.photos)
+      if (!before.includes(photo)) await put({ what: 'photo', id: photo, queenId: queen.id, at: body.at });
     const written = amended ? await amendEntry(queen.id, amended.id, body) : await writeEntry(queen.id, body);
     clear();
     offerUndo(amended ? 'Look amended.' : `Look at ${queen.label} kept.`, () =>
@@ -213,6 +218,12 @@ function LookForm({ shown, amended }: LookFormProps) {
           value={draft.mould}
           onChange={(mould) => change({ mould })}
           onClear={() => change({ mould: null })}
+        />
+        <MoreSeen
+          draft={draft}
+          faults={faults.counts}
+          queens={view.ledger.intake?.queens ?? 1}
+          onChange={change}
         />
         <TextField label="Note" multiline value={draft.text} onChange={(text) => change({ text })} />
       </Sheet>

@@ -1,5 +1,18 @@
-import { MILESTONES, msOf, type BodyOf, type Count, type Instant, type Milestone } from '@gentle-burrow/core';
+import {
+  CASTES,
+  MILESTONES,
+  msOf,
+  WORD_COUNTS,
+  type BodyOf,
+  type Count,
+  type Instant,
+  type Milestone,
+} from '@gentle-burrow/core';
 import { dayInput } from '@/ui/dates';
+
+/** What a look may count besides the four stages. */
+export const EXTRAS = [...CASTES, 'deadWorkers'] as const;
+export type Extra = (typeof EXTRAS)[number];
 
 /** A look as it is being written down. Null: not noted. */
 export interface LookDraft {
@@ -10,6 +23,12 @@ export interface LookDraft {
   queen: 'seen' | 'not-seen' | null;
   queenAtMm: number | null;
   counts: Record<Milestone, Count | null>;
+  extras: Partial<Record<Extra, Count | null>>;
+  pupaeIn: NonNullable<BodyOf<'look'>['pupaeIn']> | null;
+  /** Where there is more than one. */
+  queensSeen: number | null;
+  /** Ids of photos, kept on this device or sent already. */
+  photos: string[];
   waterLineMm: number | null;
   wetFront: NonNullable<BodyOf<'look'>['wetFront']> | null;
   mould: NonNullable<BodyOf<'look'>['mould']> | null;
@@ -22,6 +41,10 @@ export const EMPTY_LOOK: LookDraft = {
   queen: null,
   queenAtMm: null,
   counts: { eggs: null, larvae: null, pupae: null, workers: null },
+  extras: {},
+  pupaeIn: null,
+  queensSeen: null,
+  photos: [],
   waterLineMm: null,
   wetFront: null,
   mould: null,
@@ -40,6 +63,10 @@ export function draftOf(look: BodyOf<'look'>): LookDraft {
       pupae: look.pupae ?? null,
       workers: look.workers ?? null,
     },
+    extras: Object.fromEntries(EXTRAS.flatMap((x) => (look[x] ? [[x, look[x]]] : []))),
+    pupaeIn: look.pupaeIn ?? null,
+    queensSeen: look.queensSeen ?? null,
+    photos: look.photos ?? [],
     waterLineMm: look.waterLineMm ?? null,
     wetFront: look.wetFront ?? null,
     mould: look.mould ?? null,
@@ -49,7 +76,7 @@ export function draftOf(look: BodyOf<'look'>): LookDraft {
 
 export interface LookFaults {
   day?: string;
-  counts?: Partial<Record<Milestone, string>>;
+  counts?: Partial<Record<Milestone | Extra, string>>;
   all?: string;
 }
 
@@ -79,9 +106,9 @@ export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFa
       faults.day = `She was taken in on ${dayInput(new Date(intakeAt))}. Choose that day or a later one.`;
     }
   }
-  const counts: Partial<Record<Milestone, string>> = {};
-  for (const m of MILESTONES) {
-    const c = draft.counts[m];
+  const counts: LookFaults['counts'] = {};
+  for (const m of [...MILESTONES, ...EXTRAS]) {
+    const c = { ...draft.counts, ...draft.extras }[m];
     if (c && c.high !== null && c.high < c.low) {
       counts[m] = `“To” (${c.high}) is below “from” (${c.low}). Swap them or correct one.`;
     }
@@ -93,6 +120,10 @@ export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFa
     draft.wetFront === null &&
     draft.mould === null &&
     draft.text.trim() === '' &&
+    draft.pupaeIn === null &&
+    draft.queensSeen === null &&
+    draft.photos.length === 0 &&
+    EXTRAS.every((x) => !draft.extras[x]) &&
     MILESTONES.every((m) => draft.counts[m] === null);
   if (nothing)
     faults.all =
@@ -105,10 +136,15 @@ export function lookBody(draft: LookDraft, at: Instant): BodyOf<'look'> {
   const counts = Object.fromEntries(
     MILESTONES.flatMap((m) => (draft.counts[m] ? [[m, draft.counts[m]]] : [])),
   );
+  const extras = Object.fromEntries(EXTRAS.flatMap((x) => (draft.extras[x] ? [[x, draft.extras[x]]] : [])));
   return {
     kind: 'look',
     at,
     ...counts,
+    ...extras,
+    ...(draft.pupaeIn ? { pupaeIn: draft.pupaeIn } : {}),
+    ...(draft.queensSeen !== null ? { queensSeen: draft.queensSeen } : {}),
+    ...(draft.photos.length > 0 ? { photos: draft.photos } : {}),
     ...(draft.queen ? { queen: draft.queen } : {}),
     ...(draft.queen === 'seen' && draft.queenAtMm !== null ? { queenAtMm: draft.queenAtMm } : {}),
     ...(draft.waterLineMm !== null ? { waterLineMm: draft.waterLineMm } : {}),
@@ -130,5 +166,5 @@ export function tapNumber(count: Count | null, n: number, tappedHere: boolean): 
   return { low: n, high: n };
 }
 
-/** "Some": there, but not counted. */
-export const SOME: Count = { low: 1, high: null };
+/** Said as a word: there, but not counted; or far too many to count. */
+export const { some: SOME, lots: LOTS } = WORD_COUNTS;

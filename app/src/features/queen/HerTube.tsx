@@ -32,7 +32,7 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
   const drawing = {
     tube: facts.tube,
     lineMm,
-    counts: ledger.loss ? {} : counts,
+    counts: ledger.loss && !ledger.loss.orphans ? {} : counts,
     queenAtMm: ledger.queenSeen?.atMm,
     profile,
     wetFront: ledger.wetFront?.value,

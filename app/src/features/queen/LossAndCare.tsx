@@ -8,10 +8,11 @@ import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { Caution, Sheet } from '@/ui/Sheet';
+import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { MoveTube } from '@/features/place/MoveTube';
-import { CAUSE_WORDS } from './entry-words';
+import { CAUSE_WORDS, CERTAINTY_WORDS } from './entry-words';
 import { LookedOver } from './LookedOver';
 
 type Open = 'feed' | 'note' | 'move' | 'health' | 'loss' | null;
@@ -34,6 +35,10 @@ const FATES = [
   { value: 'merged', label: 'Joined to another colony' },
   { value: 'infertile', label: 'Given up as infertile' },
 ] as const;
+const CERTAINTIES = (['certain', 'likely', 'guess'] as const).map((value) => ({
+  value,
+  label: CERTAINTY_WORDS[value],
+}));
 const CAUSES = LOSS_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }));
 
 interface Draft {
@@ -42,15 +47,29 @@ interface Draft {
   note: string;
   how: BodyOf<'loss'>['how'] | null;
   cause: BodyOf<'loss'>['cause'];
+  certainty: NonNullable<BodyOf<'loss'>['certainty']> | null;
+  goesOn: boolean;
   lossText: string;
 }
-const EMPTY: Draft = { food: null, outcome: 'offered', note: '', how: null, cause: 'unknown', lossText: '' };
+const EMPTY: Draft = {
+  food: null,
+  outcome: 'offered',
+  note: '',
+  how: null,
+  cause: 'unknown',
+  certainty: null,
+  goesOn: true,
+  lossText: '',
+};
 
 /** The smaller things to write down: a feed, a note, a loss. */
 export function LossAndCare({ shown }: { shown: ShownQueen }) {
   const { id, label } = shown.facts.queen;
   const [open, setOpen] = useState<Open>(null);
   const { value: draft, change, clear } = useDraft(`care.${id}`, EMPTY);
+  const { workers } = shown.view.ledger.counts;
+  const mayGoOn =
+    workers !== null && workers.range.high !== 0 && (draft.how === 'died' || draft.how === 'escaped');
   const toggle = (which: Open) => setOpen(open === which ? null : which);
   const save = async (body: EntryBody, says: string) => {
     const entry = await writeEntry(id, body);
@@ -166,6 +185,22 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
               onChange={(cause) => change({ cause })}
             />
           ) : null}
+          {draft.how === 'died' && draft.cause !== 'unknown' ? (
+            <Choice
+              label="How sure of the cause"
+              options={CERTAINTIES}
+              value={draft.certainty}
+              onChange={(certainty) => change({ certainty })}
+              onClear={() => change({ certainty: null })}
+            />
+          ) : null}
+          {mayGoOn ? (
+            <Tick
+              label="Her workers and brood live on here"
+              on={draft.goesOn}
+              onPress={() => change({ goesOn: !draft.goesOn })}
+            />
+          ) : null}
           <TextField
             label="What was seen"
             multiline
@@ -189,6 +224,10 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
                   at: at(),
                   how: draft.how,
                   cause: draft.how === 'died' ? draft.cause : 'unknown',
+                  ...(draft.how === 'died' && draft.cause !== 'unknown' && draft.certainty
+                    ? { certainty: draft.certainty }
+                    : {}),
+                  ...(mayGoOn && draft.goesOn ? { colonyGoesOn: true } : {}),
                   ...(draft.lossText.trim() ? { text: draft.lossText.trim() } : {}),
                 },
                 'Loss kept.',

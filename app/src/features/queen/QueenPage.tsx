@@ -1,19 +1,25 @@
+import { learnedProfile, withoutOwn } from '@gentle-burrow/core';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
-import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { amendEntry, useQueen, useSettings, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { useKeys } from '@/ui/keys';
 import { Said } from '@/ui/Said';
 import { Screen } from '@/ui/Screen';
+import { Fold } from '@/ui/Fold';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { HerFounder } from '@/features/founder/HerFounder';
+import { PhotoStrip } from '@/features/photos/PhotoStrip';
+import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
+import { bandText, dayText } from '@/ui/dates';
 import { Budget } from './Budget';
+import { Contradictions } from './Contradictions';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
 import { LossAndCare } from './LossAndCare';
@@ -30,7 +36,7 @@ export function QueenPage({ id }: { id: string }) {
     <Screen
       question={data ? `How is ${data.facts.queen.label} doing?` : 'How is she doing?'}
       back="/"
-      foot={data && !data.view.ledger.loss ? <LookActions shown={data} /> : null}
+      foot={data && !isGone(data) ? <LookActions shown={data} /> : null}
     >
       {loading ? <Loading what="her log" /> : null}
       {error ? <Failed error={error} onRetry={retry} /> : null}
@@ -43,6 +49,9 @@ function Queen({ shown }: { shown: ShownQueen }) {
   const p = useBurrow();
   const { facts, view, waiting } = shown;
   const profile = useSpecies().find((s) => s.id === view.profileId);
+  const { learn } = useSettings();
+  const taught =
+    profile && learn ? learnedProfile(profile, withoutOwn(shown.learned, profile.id, view.teaches)) : profile;
   const advice = view.counsel;
   const color = advice ? { now: p.clay, soon: p.amber, free: p.ink, rest: p.ink }[advice.pressure] : p.clay;
   return (
@@ -69,12 +78,18 @@ function Queen({ shown }: { shown: ShownQueen }) {
           </Words>
         ) : null}
       </View>
-      {view.ledger.contradictions.map((c) => (
-        <Caution key={c.entryIds.join()}>
-          <Words>{c.says}</Words>
-        </Caution>
-      ))}
+      <Contradictions shown={shown} />
       <HerTube shown={shown} profile={profile} />
+      {view.outlook && !view.ledger.loss ? (
+        <Button
+          mode="text"
+          icon="creation-outline"
+          style={styles.watch}
+          onPress={() => router.navigate(`/queens/${facts.queen.id}/watch` as never)}
+        >
+          What is she probably doing?
+        </Button>
+      ) : null}
       {profile?.cautions.map((c) => (
         <Caution key={c}>
           <Words kind="small">{c}</Words>
@@ -86,27 +101,62 @@ function Queen({ shown }: { shown: ShownQueen }) {
             When?
           </Words>
           <StageChart view={view} facts={facts} />
+          <Later shown={shown} />
         </Sheet>
       ) : null}
+      {view.outlook && !view.ledger.loss ? (
+        <Fold title="What if?">
+          <WhatIfPanel shown={shown} />
+        </Fold>
+      ) : null}
+      <PhotoStrip shown={shown} />
       {advice && advice.verdicts.length > 0 ? (
         <Sheet>
           <Words kind="heading" level={2}>
             What next, and why
           </Words>
-          <Budget budget={advice.budget} next={view.outlook?.next ? NEXT_WORDS[view.outlook.next] : null} />
+          {view.ledger.loss ? null : (
+            <Budget budget={advice.budget} next={view.outlook?.next ? NEXT_WORDS[view.outlook.next] : null} />
+          )}
           <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
         </Sheet>
       ) : null}
       {view.ledger.loss ? null : <HerFounder shown={shown} />}
-      {view.ledger.loss ? null : <LossAndCare shown={shown} />}
+      {isGone(shown) ? null : <LossAndCare shown={shown} />}
       <Sheet>
         <Words kind="heading" level={2}>
           Her log
         </Words>
         <Log shown={shown} />
       </Sheet>
-      {profile ? <SaysWho profile={profile} /> : null}
+      {taught ? <SaysWho profile={taught} /> : null}
     </>
+  );
+}
+
+/** Dead or away; a colony that lives on without her is not. */
+const isGone = ({ view }: ShownQueen): boolean => view.ledger.loss !== null && !view.ledger.loss.orphans;
+
+/** Beyond the first batch, and whose queens this was learned from. */
+function Later({ shown }: { shown: ShownQueen }) {
+  const { outlook, ledger, learnedFrom } = shown.view;
+  if (!outlook) return null;
+  const { secondBatch, byWinter } = outlook;
+  const eggs = ledger.batches[1]?.eggs;
+  return (
+    <View>
+      <Words kind="small">
+        {`Second batch: ${eggs ? 'laid' : `eggs ${bandText(secondBatch.eggs)}`}, workers ${bandText(secondBatch.workers)}.`}
+      </Words>
+      {byWinter ? (
+        <Words kind="small">{`By winter, ${dayText(byWinter.on)}: ${workersText(byWinter.workers)}.`}</Words>
+      ) : null}
+      <Words kind="small" soft>
+        {learnedFrom > 0
+          ? `Moved by what your other queens of her kind showed (n=${learnedFrom}). Under “What if?” it can be left out.`
+          : 'By the profile alone: no other queen of her kind has finished a stage here.'}
+      </Words>
+    </View>
   );
 }
 
@@ -152,6 +202,7 @@ function LookActions({ shown }: { shown: ShownQueen }) {
 const styles = StyleSheet.create({
   names: { gap: SPACE.xs, marginTop: -SPACE.m },
   next: { gap: SPACE.xs },
+  watch: { alignSelf: 'flex-start', marginTop: -SPACE.s },
   actions: { flexDirection: 'row', gap: SPACE.s },
   action: { flex: 1 },
 });

@@ -1,4 +1,4 @@
-import { FINDING_ADVICE, countText, daysText, MILESTONES, type EntryBody } from '@gentle-burrow/core';
+import { CASTES, FINDING_ADVICE, countText, daysText, MILESTONES, type EntryBody } from '@gentle-burrow/core';
 import { dayText } from '@/ui/dates';
 
 export const FOUND_WORDS: Record<string, string> = {
@@ -27,6 +27,14 @@ export const MOULD_WORDS: Record<string, string> = {
   'far-plug': 'mould on the far plug',
   'near-brood': 'mould near the brood',
 };
+
+const PUPAE_WORDS = {
+  naked: 'pupae naked',
+  cocoons: 'pupae in cocoons',
+  both: 'pupae of both kinds',
+} as const;
+
+export const CERTAINTY_WORDS = { certain: 'certain', likely: 'likely', guess: 'a guess' } as const;
 
 export const CAUSE_WORDS: Record<string, string> = {
   unknown: 'cause unknown',
@@ -103,6 +111,11 @@ export function entryWords(body: EntryBody, names: Names = {}): string {
       return join(
         body.queen === 'not-seen' && 'queen not seen',
         counts(body) || 'brood not counted',
+        ...CASTES.map((c) => body[c] && `${c === 'alates' ? 'winged young' : c} ${countText(body[c])}`),
+        body.deadWorkers && `dead workers ${countText(body.deadWorkers)}`,
+        body.pupaeIn && PUPAE_WORDS[body.pupaeIn],
+        body.queensSeen !== undefined && `queens seen ${body.queensSeen}`,
+        body.photos && (body.photos.length === 1 ? 'a photo' : `${body.photos.length} photos`),
         body.waterLineMm !== undefined && `water at ${body.waterLineMm} mm`,
         body.wetFront && FRONT_WORDS[body.wetFront],
         body.mould && body.mould !== 'none' && MOULD_WORDS[body.mould],
@@ -121,7 +134,13 @@ export function entryWords(body: EntryBody, names: Names = {}): string {
       return join(`until ${dayText(body.until)} (${daysText(days)})`, text);
     }
     case 'loss':
-      return join(LOSS_WORDS[body.how], CAUSE_WORDS[body.cause], text);
+      return join(
+        LOSS_WORDS[body.how],
+        CAUSE_WORDS[body.cause],
+        body.certainty && CERTAINTY_WORDS[body.certainty],
+        body.colonyGoesOn && 'her workers live on',
+        text,
+      );
     case 'move':
       return join(`carried to ${names.place?.(body.placeId) ?? 'another place'}`, text);
     case 'knock':

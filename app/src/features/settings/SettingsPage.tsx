@@ -8,6 +8,7 @@ import { setPreferences, usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 
 const APPEARANCES = [
@@ -58,6 +59,15 @@ export function SettingsPage() {
         value={settings.hemisphere}
         onChange={(hemisphere) => decide({ hemisphere })}
       />
+      <Tick
+        label="Learn from my own queens"
+        on={settings.learn}
+        onPress={() => decide({ learn: !settings.learn })}
+      />
+      <Words kind="small" soft>
+        Stages that your queens have finished move what is expected of others of their kind. Each page says
+        from how many.
+      </Words>
       <Sheet>
         <Words kind="heading" level={2}>
           On this device

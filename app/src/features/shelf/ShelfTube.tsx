@@ -72,7 +72,7 @@ export function ShelfTube({ row, profile, chosen }: ShelfTubeProps) {
           profile={profile}
           wetFront={row.wetFront}
           sleeve={sleeve}
-          empty={row.lost !== null}
+          empty={row.lost !== null || row.orphans}
         />
       </View>
       {resting && row.restUntil ? null : (

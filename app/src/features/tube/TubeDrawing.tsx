@@ -1,4 +1,4 @@
-import type { SpeciesProfile, TubeHome } from '@gentle-burrow/core';
+import type { Milestone, SpeciesProfile, TubeHome } from '@gentle-burrow/core';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';
@@ -27,6 +27,8 @@ export interface TubeDrawingProps {
   scaleBar?: boolean;
   /** Shows faintly where brood that is not counted yet would lie. */
   ghosts?: boolean;
+  /** How likely each stage is there, 0..1: what is drawn is reckoned, not seen, and the unlikely is pale. */
+  chances?: Record<Milestone, number>;
 }
 
 const MARGIN = 3;
@@ -57,6 +59,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
     sleeve,
     scaleBar,
     ghosts,
+    chances,
   } = props;
   const palette = useBurrow();
   const a = anatomyOf(tube);
@@ -131,18 +134,26 @@ export function TubeDrawing(props: TubeDrawingProps) {
               )}
             </G>
           ) : null}
-          <Eggs {...pile} n={drawnNumber(counts.eggs)} x={at(PILE_AT.eggs)} />
-          <Larvae {...pile} n={drawnNumber(counts.larvae)} x={at(PILE_AT.larvae)} />
-          <Pupae {...pile} n={drawnNumber(counts.pupae)} x={at(PILE_AT.pupae)} cocoons={cocoons} />
-          <Ants
-            ants={Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => ({
-              x: at(0.5 + 0.86 * jitter(k + 5)),
-              facesWater: k % 2 === 0,
-            }))}
-            floor={floor}
-            lengthMm={workerMm}
-            color={palette.queen}
-          />
+          <G opacity={pale(chances?.eggs)}>
+            <Eggs {...pile} n={drawnNumber(counts.eggs)} x={at(PILE_AT.eggs)} />
+          </G>
+          <G opacity={pale(chances?.larvae)}>
+            <Larvae {...pile} n={drawnNumber(counts.larvae)} x={at(PILE_AT.larvae)} />
+          </G>
+          <G opacity={pale(chances?.pupae)}>
+            <Pupae {...pile} n={drawnNumber(counts.pupae)} x={at(PILE_AT.pupae)} cocoons={cocoons} />
+          </G>
+          <G opacity={pale(chances?.workers)}>
+            <Ants
+              ants={Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => ({
+                x: at(0.5 + 0.86 * jitter(k + 5)),
+                facesWater: k % 2 === 0,
+              }))}
+              floor={floor}
+              lengthMm={workerMm}
+              color={palette.queen}
+            />
+          </G>
         </G>
       )}
       {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}
@@ -203,6 +214,8 @@ function ScaleBar({ x, y, color }: { x: number; y: number; color: string }) {
   );
 }
 
+/** What is unlikely stays visible, but only just. */
+const pale = (chance: number | undefined): number => (chance === undefined ? 1 : 0.15 + 0.85 * chance);
 const middle = (span: { low: number; high: number } | undefined, otherwise: number): number =>
   span ? (span.low + span.high) / 2 : otherwise;
 const clamp = (x: number, low: number, high: number): number => Math.max(low, Math.min(high, x));

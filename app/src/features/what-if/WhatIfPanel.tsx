@@ -1,0 +1,214 @@
+import {
+  OUTLOOK_EVENTS,
+  withoutOwn,
+  type Band,
+  type Instant,
+  type Outlook,
+  type WhatIf,
+} from '@gentle-burrow/core';
+import { scaleTime } from 'd3-scale';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { useSettings, type ShownQueen } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
+import { useBurrow } from '@/theme/theme';
+import { SPACE } from '@/theme/tokens';
+import { bandText, dayText } from '@/ui/dates';
+import { Slide } from '@/ui/Slide';
+import { Tick } from '@/ui/Tick';
+import { tempDiffText } from '@/ui/units';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+import { useWhatIf } from './use-what-if';
+
+const TITLES = {
+  eggs: 'Eggs',
+  larvae: 'Larvae',
+  pupae: 'Pupae',
+  workers: 'First workers',
+  firstBatchEnd: 'First batch out',
+} as const;
+const BAR = 30;
+const DAY = 86_400_000;
+/** Days between looks of each school, as the slider begins. */
+const EVERY = { weekly: 7, fortnightly: 14, 'three-to-four-weeks': 25, 'hands-off': 60 } as const;
+
+/** What if she stood warmer, were looked at less, or wintered now? Moves with the sliders; nothing is changed. */
+export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
+  const { facts, view } = shown;
+  const settings = useSettings();
+  const units = usePreferences();
+  const school = facts.queen.lookingSchool ?? settings.lookingSchool;
+  const asItIs: WhatIf = useMemo(
+    () => ({ warmerC: 0, winterWeeks: 0, lookEveryDays: EVERY[school], learn: settings.learn }),
+    [school, settings.learn],
+  );
+  const [change, setChange] = useState<WhatIf>(asItIs);
+  const about = useMemo(
+    () => ({ facts, settings, learned: shown.learned, now: new Date().toISOString() }),
+    [facts, settings, shown.learned],
+  );
+  const told = useWhatIf(about, change);
+  const now = new Date();
+  const set = (part: Partial<WhatIf>) => setChange({ ...change, ...part });
+  const { answer } = told ?? {};
+  const taught = view.species.some(
+    (k) => Object.keys(withoutOwn(shown.learned, k.profileId, view.teaches)).length > 0,
+  );
+  const looks = answer?.looks;
+  const touched = JSON.stringify(change) !== JSON.stringify(asItIs);
+  return (
+    <View style={styles.all}>
+      <Slide
+        label="Warmer or cooler from today"
+        value={change.warmerC}
+        min={-10}
+        max={10}
+        step={0.5}
+        text={
+          change.warmerC === 0
+            ? 'as it is'
+            : `${tempDiffText(Math.abs(change.warmerC), units.temperature)} ${change.warmerC > 0 ? 'warmer' : 'cooler'}`
+        }
+        onChange={(warmerC) => set({ warmerC })}
+      />
+      <Slide
+        label="Wintered from today"
+        value={change.winterWeeks}
+        min={0}
+        max={24}
+        text={
+          change.winterWeeks === 0 ? 'not' : `${change.winterWeeks} weeks at ${winterText(units.temperature)}`
+        }
+        onChange={(winterWeeks) => set({ winterWeeks })}
+      />
+      <Slide
+        label="A look every"
+        value={change.lookEveryDays}
+        min={3}
+        max={60}
+        text={`${change.lookEveryDays} days`}
+        onChange={(lookEveryDays) => set({ lookEveryDays })}
+      />
+      {taught ? (
+        <Tick
+          label="With what your other queens showed"
+          on={change.learn}
+          onPress={() => set({ learn: !change.learn })}
+        />
+      ) : null}
+      {answer?.trouble ? <Words>{answer.trouble}</Words> : null}
+      {answer?.outlook && view.outlook ? (
+        <Compared before={view.outlook} after={answer.outlook} now={now} />
+      ) : (
+        <Words soft>Working it out …</Words>
+      )}
+      {looks && looks.until.p50 !== null ? (
+        <Words kind="small">
+          {looks.until.p50 === 0
+            ? 'Her workers are out: looks cost less from now on.'
+            : `About ${looks.until.p50}${looks.until.p90 !== null && looks.until.p90 > looks.until.p50 ? ` to ${looks.until.p90}` : ''} looks until her first workers; you would notice them ${Math.round(looks.noticed.usual)} days late as a rule, ${looks.noticed.most} at the most.`}
+        </Words>
+      ) : null}
+      {answer?.outlook?.byWinter ? (
+        <Words kind="small">
+          {`By ${dayText(answer.outlook.byWinter.on, now)}: ${workersText(answer.outlook.byWinter.workers)}.`}
+        </Words>
+      ) : null}
+      <View style={styles.foot}>
+        <Words kind="small" soft style={styles.words}>
+          Pale: as things are. Outlined: what if. Nothing is changed in her log; a tube is warmed at its open
+          end only, in small steps.
+        </Words>
+        {touched ? (
+          <Button mode="text" icon="undo" onPress={() => setChange(asItIs)}>
+            As it is
+          </Button>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const winterText = (unit: 'C' | 'F'): string => (unit === 'F' ? '44 °F' : '6.5 °C');
+
+/** "18 to 31 workers", "no workers". */
+export function workersText({ p10, p90 }: Band): string {
+  const [low, high] = [Math.round(p10), Math.round(p90)];
+  if (high === 0) return 'no workers';
+  return low === high ? `${low} workers` : `${low} to ${high} workers`;
+}
+
+function Compared({ before, after, now }: { before: Outlook; after: Outlook; now: Date }) {
+  const p = useBurrow();
+  const [width, onLayout] = useWidth();
+  const events = OUTLOOK_EVENTS.filter((e) => before.events[e].status === 'ahead');
+  const ends = [before, after].flatMap((o) =>
+    events.flatMap((e) => {
+      const { p90, p50 } = o.events[e].band;
+      const at = p90 ?? p50;
+      return at ? [new Date(at).getTime()] : [];
+    }),
+  );
+  const end = Math.min(now.getTime() + 330 * DAY, Math.max(now.getTime() + 14 * DAY, ...ends));
+  const x = scaleTime()
+    .domain([new Date(now.getTime() - 3 * DAY), new Date(end)])
+    .range([2, Math.max(3, width - 2)]);
+  const bar = (band: Band<Instant | null>, wide: number, strong: boolean) => {
+    if (!band.p10) return null;
+    const from = Math.max(0, x(new Date(band.p10)));
+    const to = Math.min(width, band.p90 ? x(new Date(band.p90)) : width);
+    return (
+      <>
+        <Rect
+          x={from}
+          y={(BAR - wide) / 2}
+          width={Math.max(3, to - from)}
+          height={wide}
+          rx={wide / 2}
+          fill={strong ? 'none' : p.mossWash}
+          stroke={strong ? p.moss : 'none'}
+          strokeWidth={2}
+        />
+        {band.p50 && strong ? (
+          <Line
+            x1={x(new Date(band.p50))}
+            x2={x(new Date(band.p50))}
+            y1={4}
+            y2={BAR - 4}
+            stroke={p.moss}
+            strokeWidth={3}
+          />
+        ) : null}
+      </>
+    );
+  };
+  return (
+    <View style={styles.compared} onLayout={onLayout} aria-live="polite">
+      {events.map((e) => (
+        <View key={e}>
+          <View style={styles.words2}>
+            <Words kind="smallBold">{TITLES[e]}</Words>
+            <Words kind="small">{bandText(after.events[e].band, now)}</Words>
+          </View>
+          <Svg width={width} height={BAR} aria-hidden>
+            <Line x1={0} x2={width} y1={BAR / 2} y2={BAR / 2} stroke={p.rule} />
+            {bar(before.events[e].band, 22, false)}
+            {bar(after.events[e].band, 14, true)}
+            <Line x1={x(now)} x2={x(now)} y1={0} y2={BAR} stroke={p.ink} strokeDasharray="2 2" />
+          </Svg>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { gap: SPACE.m },
+  compared: { gap: SPACE.xs },
+  words2: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: SPACE.s },
+  foot: { flexDirection: 'row', alignItems: 'center', flexWrap: 'wrap', gap: SPACE.s },
+  words: { flexShrink: 1, flexGrow: 1, flexBasis: 200 },
+});

@@ -1,0 +1,37 @@
+import {
+  whatIf,
+  type Instant,
+  type KeeperSettings,
+  type Learned,
+  type QueenFacts,
+  type WhatIf,
+  type WhatIfAnswer,
+} from '@gentle-burrow/core';
+
+export interface WhatIfAbout {
+  facts: QueenFacts;
+  settings: KeeperSettings;
+  learned: Learned;
+  now: Instant;
+}
+export type WhatIfAsk = { about: WhatIfAbout } | { change: WhatIf; draws: number };
+export interface WhatIfTold {
+  change: WhatIf;
+  draws: number;
+  answer: WhatIfAnswer;
+}
+
+let about: WhatIfAbout | null = null;
+
+// the same core as the server's; her facts come once, the changes as the slider moves
+self.onmessage = (event: MessageEvent<WhatIfAsk>) => {
+  if ('about' in event.data) {
+    about = event.data.about;
+    return;
+  }
+  if (!about) return;
+  const { change, draws } = event.data;
+  const { facts, settings, learned, now } = about;
+  const answer = whatIf(facts, settings, now, change, { draws, learned });
+  self.postMessage({ change, draws, answer } satisfies WhatIfTold);
+};

@@ -1,0 +1,151 @@
+import { daysBetween, normalBelow, type Instant } from '../quantity';
+import { STAGES, type SpeciesProfile, type Stage } from '../species';
+import { lateCatch, type Hemisphere } from './late-catch';
+import type { QueenLedger } from './ledger';
+import { warmthClock, type Temperature } from './warmth-clock';
+
+/**
+ * Of the spread of a stage in a profile, this share of its variance is not between queens but about the median itself:
+ * nobody has measured it for the keeper's own stock. It is what own queens can settle. Prior.
+ */
+const MEDIAN_SHARE = 0.5;
+/** A duration that fewer of her kind than this show is not learned from. Prior. */
+const LEAST_MASS = 0.0005;
+
+/** What finished stages of some queens say about one stage's median, as sums that can be added and taken away. */
+export interface StageEvidence {
+  /** Queens that finished it. */
+  n: number;
+  /** Sum of 1 / variance of the natural logarithm of the degree-days. */
+  precision: number;
+  /** Sum of logarithm / variance. */
+  weighted: number;
+}
+export type KindEvidence = Partial<Record<Stage, StageEvidence>>;
+/** By profile id. */
+export type Learned = Record<string, KindEvidence>;
+
+/**
+ * What one queen's finished stages say of her kind: each stage lasted at least and at most so much warmth, for its
+ * beginning and its end are both known as intervals. A wide interval says little.
+ * @returns stages that are finished; laying is left out for queens that may have wintered first
+ */
+export function stageEvidence(
+  profile: SpeciesProfile,
+  known: QueenLedger,
+  temperature: Temperature,
+  hemisphere: Hemisphere,
+): KindEvidence {
+  const found: KindEvidence = {};
+  if (!known.intake) return found;
+  const origin = known.intake.at;
+  const day = (at: Instant) => daysBetween(origin, at);
+  const milestones = ['eggs', 'larvae', 'pupae', 'workers'] as const;
+  STAGES.forEach((stage, k) => {
+    const end = known.appearances[milestones[k] as 'eggs'].interval;
+    const start =
+      k === 0
+        ? { after: known.intake?.earliest ?? origin, by: origin }
+        : known.appearances[milestones[k - 1] as 'eggs'].interval;
+    if (start.by === null || end.by === null || start.after === null || end.after === null) return;
+    if (k === 0 && (known.broodLost.length > 0 || lateCatch(profile, origin, hemisphere).chance > 0)) return;
+    const clock = warmthClock(profile, stage, temperature, origin);
+    const gathered = (from: Instant, to: Instant) => clock.gathered(day(to)) - clock.gathered(day(from));
+    const one = intervalEvidence(
+      profile,
+      stage,
+      Math.max(0, gathered(start.by, end.after)),
+      gathered(start.after, end.by),
+    );
+    if (one) found[stage] = one;
+  });
+  return found;
+}
+
+/**
+ * What a duration between two bounds says of the median, as one normal factor: the duration is log-normal around the
+ * median, so its moments given the bounds are those of a truncated normal (Johnson, Kotz & Balakrishnan, Continuous
+ * Univariate Distributions 1, 2nd ed., section 10.1), and the median's follow from them.
+ * @param low degree-days that the stage took at least
+ * @param high at most
+ */
+function intervalEvidence(
+  profile: SpeciesProfile,
+  stage: Stage,
+  low: number,
+  high: number,
+): StageEvidence | null {
+  if (!(high > 0)) return null;
+  const { mean, between, own } = spreadsOf(profile, stage);
+  const spread = Math.sqrt(between + own);
+  const a = low > 0 ? (Math.log(low) - mean) / spread : -Infinity;
+  const b = (Math.log(high) - mean) / spread;
+  const mass = normalBelow(b) - normalBelow(a);
+  // further off than the profile allows: a wrong date or a warmer past, not evidence
+  if (!(mass > LEAST_MASS)) return null;
+  const shift = (density(a) - density(b)) / mass;
+  const moment = (a === -Infinity ? 0 : a * density(a)) - b * density(b);
+  const duration = { mean: mean + spread * shift, variance: spread ** 2 * (1 + moment / mass - shift ** 2) };
+  const share = own / (own + between);
+  const median = {
+    mean: mean + share * (duration.mean - mean),
+    variance: share * between + share ** 2 * duration.variance,
+  };
+  const precision = 1 / median.variance - 1 / own;
+  return precision > 0
+    ? { n: 1, precision, weighted: median.mean / median.variance - mean / own }
+    : { n: 1, precision: 0, weighted: 0 };
+}
+
+const density = (x: number): number => Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI);
+
+function spreadsOf(profile: SpeciesProfile, stage: Stage) {
+  const { degreeDays, logSpread } = profile.stages[stage];
+  const queen = stage === 'laying' ? 0 : profile.queenLogSpread.value;
+  return {
+    mean: Math.log(degreeDays),
+    /** Variance of the median itself. */
+    own: MEDIAN_SHARE * logSpread ** 2,
+    /** Variance between queens around it. */
+    between: (1 - MEDIAN_SHARE) * logSpread ** 2 + queen ** 2,
+  };
+}
+
+/** Adds evidence, or takes it away with a sign of −1. */
+export function addEvidence(sum: KindEvidence, part: KindEvidence, sign: 1 | -1 = 1): KindEvidence {
+  const total: KindEvidence = {};
+  for (const stage of STAGES) {
+    const [a, b] = [sum[stage], part[stage]];
+    const n = (a?.n ?? 0) + sign * (b?.n ?? 0);
+    if (n <= 0) continue;
+    total[stage] = {
+      n,
+      precision: (a?.precision ?? 0) + sign * (b?.precision ?? 0),
+      weighted: (a?.weighted ?? 0) + sign * (b?.weighted ?? 0),
+    };
+  }
+  return total;
+}
+
+/**
+ * The profile as it stands after the evidence: normal prior on the logarithm of each stage's median, normal evidence,
+ * so the posterior is their precision-weighted mean (conjugate normal model, e.g. Gelman et al., Bayesian Data Analysis,
+ * 3rd ed., section 2.5). The spread loses what is no longer uncertain about the median.
+ */
+export function learnedProfile(profile: SpeciesProfile, evidence: KindEvidence): SpeciesProfile {
+  const stages = { ...profile.stages };
+  for (const stage of STAGES) {
+    const e = evidence[stage];
+    if (!e || e.n < 1 || !(e.precision > 0)) continue;
+    const { mean, own } = spreadsOf(profile, stage);
+    const precision = 1 / own + e.precision;
+    const median = (mean / own + e.weighted) / precision;
+    stages[stage] = {
+      ...profile.stages[stage],
+      degreeDays: Math.exp(median),
+      logSpread: Math.sqrt((1 - MEDIAN_SHARE) * profile.stages[stage].logSpread ** 2 + 1 / precision),
+      source: { kind: 'learned', n: e.n },
+    };
+  }
+  return { ...profile, stages };
+}

@@ -1,0 +1,99 @@
+import {
+  emptyLedger,
+  ledger,
+  outlookOfKinds,
+  temperatureAt,
+  type Outlook,
+  type Temperature,
+} from '../founding';
+import { addDays, daysBetween, InputError, instantOf, msOf, within, type Instant } from '../quantity';
+import { basisOf, seedOf, type KeeperSettings, type QueenFacts, type ViewOptions } from './queen-view';
+
+/** What the keeper would like to try out, from now on. */
+export interface WhatIf {
+  /** Warmer (or cooler) by so many °C, −15 to 15. */
+  warmerC: number;
+  /** Wintered from now for so many weeks, 0 to 30; 0 is not at all. */
+  winterWeeks: number;
+  /** A look every so many days, 1 to 60. */
+  lookEveryDays: number;
+  /** With what the keeper's other queens showed, or by the profile alone. */
+  learn: boolean;
+}
+
+/** How the looks to come would be spent. */
+export interface LooksAhead {
+  /** Looks until the first workers, by the middle and by the late end of their band; null beyond the horizon. */
+  until: { p50: number | null; p90: number | null };
+  /** How late the first workers would be noticed, days: half the interval on average, the whole at the most. */
+  noticed: { usual: number; most: number };
+}
+
+export interface WhatIfAnswer {
+  outlook: Outlook | null;
+  looks: LooksAhead | null;
+  /** Why there is no answer. */
+  trouble: string | null;
+}
+
+/** Practice: wintering is around 5 to 8 °C. */
+const WINTER_C = 6.5;
+const WEEK = 7;
+
+/**
+ * The outlook as it would be if something were done otherwise from now on. What has been stays as it was.
+ * @throws InputError when a figure lies outside its range
+ */
+export function whatIf(
+  facts: QueenFacts,
+  settings: KeeperSettings,
+  now: Instant,
+  change: WhatIf,
+  options: ViewOptions = {},
+): WhatIfAnswer {
+  within(change.warmerC, 'warmerC', 'The change of warmth', { min: -15, max: 15, unit: '°C' });
+  within(change.winterWeeks, 'winterWeeks', 'The winter', { min: 0, max: 30, unit: 'weeks' });
+  within(change.lookEveryDays, 'lookEveryDays', 'The time between looks', { min: 1, max: 60, unit: 'days' });
+  try {
+    const known = ledger(facts.entries, now)[facts.queen.id] ?? emptyLedger(facts.queen.id);
+    const { kinds, temperature } = basisOf(facts, known, { ...settings, learn: change.learn }, options);
+    const { outlook } = outlookOfKinds(kinds, known, changed(temperature, now, change), now, {
+      draws: options.draws ?? 4000,
+      seed: seedOf(facts.queen.id),
+      hemisphere: settings.hemisphere,
+    });
+    return { outlook, looks: looksAhead(outlook, now, change.lookEveryDays), trouble: null };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { outlook: null, looks: null, trouble: error.message };
+  }
+}
+
+/** The same past; from now on warmer, or a winter first. */
+function changed(temperature: Temperature, now: Instant, { warmerC, winterWeeks }: WhatIf): Temperature {
+  const steps =
+    typeof temperature === 'number' ? [{ from: instantOf(0), tempC: temperature }] : temperature.steps;
+  const nowMs = msOf(now);
+  const past = steps.filter((s) => msOf(s.from) < nowMs);
+  const spring = addDays(now, winterWeeks * WEEK);
+  const later = steps.filter((s) => msOf(s.from) > msOf(spring));
+  return {
+    steps: [
+      ...past,
+      ...(winterWeeks > 0 ? [{ from: now, tempC: WINTER_C }] : []),
+      { from: spring, tempC: temperatureAt(temperature, spring) + warmerC },
+      ...later.map((s) => ({ ...s, tempC: s.tempC + warmerC })),
+    ],
+  };
+}
+
+function looksAhead({ events }: Outlook, now: Instant, every: number): LooksAhead {
+  const { status, band } = events.workers;
+  const looks = (at: Instant | null) =>
+    at === null ? null : Math.max(0, Math.ceil(daysBetween(now, at) / every));
+  const seen = status === 'seen';
+  return {
+    until: { p50: seen ? 0 : looks(band.p50), p90: seen ? 0 : looks(band.p90) },
+    noticed: { usual: every / 2, most: every },
+  };
+}

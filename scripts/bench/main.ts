@@ -1,6 +1,8 @@
 // `npm run bench`: measures the budgets of the design and prints them as a table. Nothing here is a test.
 import { benchAgenda } from './agenda';
 import { benchBrowser } from './browser';
+import { benchCalibration } from './calibration';
+import { benchWhatIf } from './what-if';
 import { benchOutlook } from './outlook';
 import { benchShelf } from './shelf';
 import type { Row } from './row';
@@ -11,11 +13,13 @@ const add = (more: Row[]) => {
   for (const r of more) console.log(`  ${r.what}: ${r.measured}`);
 };
 
-console.log('Measuring; this takes two or three minutes …');
+console.log('Measuring; this takes about five minutes …');
 add(benchOutlook());
+add(benchCalibration());
 add(benchAgenda());
 add(await benchShelf());
 add(await benchBrowser());
+add(await benchWhatIf());
 
 const wide = (key: keyof Row) => Math.max(...rows.map((r) => r[key].length));
 const [w, b] = [wide('what'), wide('budget')];

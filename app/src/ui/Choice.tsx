@@ -71,6 +71,7 @@ const styles = StyleSheet.create({
   group: { gap: SPACE.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   option: {
+    maxWidth: '100%',
     minHeight: TARGET,
     minWidth: TARGET,
     paddingHorizontal: SPACE.m,

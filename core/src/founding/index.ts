@@ -10,6 +10,7 @@ export {
   type QueenLedger,
 } from './ledger';
 export {
+  eventDays,
   outlook,
   outlookOfKinds,
   OUTLOOK_EVENTS,

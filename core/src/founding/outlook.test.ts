@@ -1,11 +1,12 @@
 import { addDays, daysBetween, msOf, type Instant } from '../quantity';
-import { SPECIES, speciesProfile, STAGES, type SpeciesProfile } from '../species';
+import { plainGenerator, simulateLooks, simulateQueen } from '../simulated-queens';
+import { SPECIES, speciesProfile } from '../species';
 import type { Entry } from '../log';
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
 import { SOFT_DAYS } from './detection';
 import { ledger, type QueenLedger } from './ledger';
 import { lateCatch } from './late-catch';
-import { outlook, type Outlook, type OutlookEvent } from './outlook';
+import { eventDays, outlook, type Outlook, type OutlookEvent } from './outlook';
 
 const TETRA = speciesProfile('tetramorium-immigrans');
 const intake = () => entry(0, { kind: 'intake' });
@@ -156,52 +157,37 @@ describe('caught late in the season', () => {
 });
 
 describe('calibration', () => {
-  /** An independent simulation: its own generator and Box–Muller, plain loops over days. */
-  function simulateQueen(profile: SpeciesProfile, tempC: number, random: () => number) {
-    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-    const queen = profile.queenLogSpread.value * normal();
-    let t = 0;
-    return STAGES.map((stage) => {
-      const s = profile.stages[stage];
-      const shared = stage === 'laying' ? 0 : queen;
-      t += (s.degreeDays * Math.exp(shared + s.logSpread * normal())) / (tempC - s.thresholdC);
-      return t;
-    });
-  }
-  function generator(seed: number) {
-    let a = seed;
-    return () => {
-      a = (a + 0x6d2b79f5) | 0;
-      let x = Math.imul(a ^ (a >>> 15), 1 | a);
-      x = (x + Math.imul(x ^ (x >>> 7), 61 | x)) ^ x;
-      return ((x ^ (x >>> 14)) >>> 0) / 4294967296;
-    };
-  }
-
+  // The bench does the same for three species, weekly and monthly looks and three bands, with 1,000 queens each.
   test('on 400 simulated queens with weekly looks the 80 % band for workers holds the truth for 74–86 %', () => {
-    const random = generator(20260501);
-    const missFirstDay = [0.3, 0.25, 0.15, 0.05];
+    const random = plainGenerator(20260501);
     let held = 0;
     let asked = 0;
     while (asked < 400) {
       const truth = simulateQueen(TETRA, 25, random);
       const today = 7 + Math.floor(random() * 6) * 7;
       if ((truth[3] as number) <= today) continue; // nothing left to foretell
-      const entries = [intake()];
-      const found = [false, false, false, false];
-      for (let d = 7; d <= today; d += 7) {
-        truth.forEach((t, m) => {
-          const missed = random() < (missFirstDay[m] as number) * Math.exp(-(d - t) / 3);
-          if (t <= d && !missed) found[m] = true;
-        });
-        entries.push(look(d, found.map((f) => (f ? 5 : 0)) as [number, number, number, number]));
-      }
-      const o = outlook(TETRA, known(entries, today), 25, day(today), { draws: 800, seed: asked });
+      const days = Array.from({ length: today / 7 }, (_, i) => 7 * (i + 1));
+      const looks = simulateLooks(truth, days, random).map((found, i) =>
+        look(days[i] as number, found.map((f) => (f ? 5 : 0)) as [number, number, number, number]),
+      );
+      const o = outlook(TETRA, known([intake(), ...looks], today), 25, day(today), {
+        draws: 800,
+        seed: asked,
+      });
       const at = truth[3] as number;
       if (at >= dayOf(o, 'workers', 'p10') && at <= dayOf(o, 'workers', 'p90')) held++;
       asked++;
     }
     expect(held / asked).toBeGreaterThanOrEqual(0.74);
     expect(held / asked).toBeLessThanOrEqual(0.86);
+  });
+
+  test('the band is the middle of the days that may be', () => {
+    const k = known([intake(), look(14, [5, 0, 0, 0])], 14);
+    const days = eventDays(TETRA, k, 25, day(14), 'workers', { draws: 4000, seed: 2 });
+    const o = outlook(TETRA, k, 25, day(14), { draws: 4000, seed: 2 });
+    expect(days).toHaveLength(4000);
+    expect(days[2000] as number).toBeCloseTo(dayOf(o, 'workers'), 1);
+    expect(days[400] as number).toBeCloseTo(dayOf(o, 'workers', 'p10'), 1);
   });
 });

@@ -117,8 +117,50 @@ export function outlookOfKinds(
   known: QueenLedger,
   temperature: Temperature,
   now: Instant,
-  { draws = 4000, seed = 1, hemisphere = 'north' }: OutlookOptions = {},
+  options: OutlookOptions = {},
 ): MixedOutlook {
+  const fitted = fit(kinds, known, temperature, now, options);
+  return { outlook: summarise(fitted), shares: fitted.sample.shares };
+}
+
+/**
+ * The days after intake on which one event may come about, as many as draws, sorted, each as likely as the others: for
+ * whoever needs more of the distribution than the band.
+ * @throws InputError as `outlook` does
+ */
+export function eventDays(
+  profile: SpeciesProfile,
+  known: QueenLedger,
+  temperature: Temperature,
+  now: Instant,
+  event: OutlookEvent,
+  options: OutlookOptions = {},
+): Float64Array {
+  const { sample, draws, seed } = fit([{ profile, weight: 1 }], known, temperature, now, options);
+  const days = sample.days[OUTLOOK_EVENTS.indexOf(event)] as Float64Array;
+  return Float64Array.from(resample(sample.weights, draws, seed), (pick) => days[pick] as number).sort();
+}
+
+/** Draws that explain her log, and what they were made with. */
+interface Fitted {
+  sample: Sample;
+  parts: Part[];
+  known: QueenLedger;
+  origin: Instant;
+  now: Instant;
+  strain: number;
+  draws: number;
+  seed: number;
+  hemisphere: Hemisphere;
+}
+
+function fit(
+  kinds: readonly Kind[],
+  known: QueenLedger,
+  temperature: Temperature,
+  now: Instant,
+  { draws = 4000, seed = 1, hemisphere = 'north' }: OutlookOptions,
+): Fitted {
   need(
     Number.isInteger(draws) && draws >= 100 && draws <= 200_000,
     'draws',
@@ -147,9 +189,16 @@ export function outlookOfKinds(
       }),
     );
   const explains = (sample: Sample, n: number) => sample.effectiveDraws >= n / 100;
-  const answer = (sample: Sample, strain: number, parts: Part[]): MixedOutlook => ({
-    outlook: summarise({ sample, parts, known, origin, now, strain, draws, seed, hemisphere }),
-    shares: sample.shares,
+  const answer = (sample: Sample, strain: number, parts: Part[]): Fitted => ({
+    sample,
+    parts,
+    known,
+    origin,
+    now,
+    strain,
+    draws,
+    seed,
+    hemisphere,
   });
 
   const planned = partsAt(temperature);
@@ -193,19 +242,7 @@ function warmerPast(
   };
 }
 
-interface Summary {
-  sample: Sample;
-  parts: Part[];
-  known: QueenLedger;
-  origin: Instant;
-  now: Instant;
-  strain: number;
-  draws: number;
-  seed: number;
-  hemisphere: Hemisphere;
-}
-
-function summarise(s: Summary): Outlook {
+function summarise(s: Fitted): Outlook {
   const { sample, known, origin, now, strain, draws, seed } = s;
   const picks = resample(sample.weights, draws, seed);
   const nowDay = daysBetween(origin, now);

@@ -175,9 +175,13 @@ export const outlookSchema = z.object({
     workers: eventOutlook,
     firstBatchEnd: eventOutlook,
   }),
-  secondBatch: z.object({ eggs: instantBand, workers: instantBand }),
-  byWinter: z.object({ on: instant, workers: band }).nullable(),
-  inside: milestones(z.object({ chance: z.number(), count: band })),
+  later: z
+    .object({
+      secondBatch: z.object({ eggs: instantBand, workers: instantBand }),
+      byWinter: z.object({ on: instant, workers: band }).nullable(),
+      inside: milestones(z.object({ chance: z.number(), count: band })),
+    })
+    .nullable(),
   next: z.enum(OUTLOOK_EVENTS).nullable(),
   stillWithout: z.number().nullable(),
   effectiveDraws: z.number(),

@@ -13,7 +13,7 @@ import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { watchNetwork } from '@/data/network';
 import { openOutbox } from '@/data/outbox';
-import { refetchAfterSending } from '@/data/queries';
+import { askForShelf, refetchAfterSending } from '@/data/queries';
 import { persistOptions, queryClient } from '@/data/query-client';
 import { registerServiceWorker } from '@/data/service-worker';
 import { usePreferences } from '@/theme/preferences';
@@ -32,6 +32,7 @@ const PAPER_SETTINGS = {
 registerServiceWorker();
 watchNetwork();
 refetchAfterSending(queryClient);
+askForShelf(queryClient);
 void openOutbox();
 // what was last seen is read back beside the first questions to the server, not before them; the newer answer stands
 void persistQueryClient({ queryClient, ...persistOptions })[1];

@@ -51,12 +51,21 @@ export function refetchAfterSending(client: QueryClient): void {
   });
 }
 
+const shelfQuery = { queryKey: KEYS.shelf, queryFn: () => call<Shelf>('/shelf') };
+const speciesQuery = {
+  queryKey: KEYS.species,
+  queryFn: () => call<{ species: SpeciesProfile[] }>('/species'),
+  staleTime: Infinity,
+};
+
+/** Asks for what the first page shows before it is drawn, so that it is drawn once, with its tubes. */
+export function askForShelf(client: QueryClient): void {
+  void client.prefetchQuery(shelfQuery);
+  void client.prefetchQuery(speciesQuery);
+}
+
 export function useSpecies(): SpeciesProfile[] {
-  const { data } = useQuery({
-    queryKey: KEYS.species,
-    queryFn: () => call<{ species: SpeciesProfile[] }>('/species'),
-    staleTime: Infinity,
-  });
+  const { data } = useQuery(speciesQuery);
   return data?.species ?? [];
 }
 
@@ -167,11 +176,7 @@ export function useShelf(): Shown<ShelfRow[]> {
   const settings = useSettings();
   const client = useQueryClient();
   const places = usePlaces();
-  const stored = useQuery({
-    queryKey: KEYS.shelf,
-    queryFn: () => call<Shelf>('/shelf'),
-    refetchInterval: 10 * 60_000,
-  });
+  const stored = useQuery({ ...shelfQuery, refetchInterval: 10 * 60_000 });
   const rows = stored.data?.rows;
   useEffect(() => {
     // when the shelf has been drawn and the keeper is reading it
@@ -204,8 +209,9 @@ export function useShelf(): Shown<ShelfRow[]> {
   );
   let data: ShelfRow[] | null = null;
   if (rows || changed.size > 0) {
-    const base = (rows ?? []).filter((r) => !changed.has(r.queen.id));
-    data = [...base, ...changed.values()].sort(byUrgency);
+    const base = changed.size === 0 ? (rows ?? []) : (rows ?? []).filter((r) => !changed.has(r.queen.id));
+    // the server has put them in order already
+    data = changed.size === 0 ? base : [...base, ...changed.values()].sort(byUrgency);
   }
   return {
     data,

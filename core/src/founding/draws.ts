@@ -94,12 +94,12 @@ export function drawAll(s: Sampling): Drawn {
         const zero = clock.gathered(from);
         const mu = (medians[stage] as number) + (stage === 0 ? 0 : queen);
         const sigma = spreads[stage] as number;
-        const below = (d: number) => (d > from ? belowLogNormal(clock.gathered(d) - zero, mu, sigma) : 0);
-        const atLast = below(b.after);
-        const high = b.by === Infinity ? 1 : below(b.by);
+        const atLast = begunBy(b.after, clock, from, zero, mu, sigma);
+        const high = b.by === Infinity ? 1 : begunBy(b.by, clock, from, zero, mu, sigma);
         // a look without is trusted, but for the few days in which the first ones are easily overlooked: those days
         // are drawn seldom, and weighed up again
-        const low = b.absent.length > 0 ? below(b.after - SOFT_DAYS * strain) : atLast;
+        const low =
+          b.absent.length > 0 ? begunBy(b.after - SOFT_DAYS * strain, clock, from, zero, mu, sigma) : atLast;
         const softMass = SOFT_SHARE * (atLast - low);
         mass = softMass + Math.max(0, high - atLast);
         if (!(mass > 0)) {
@@ -171,6 +171,18 @@ export function batchDays(u: number, pupaeUntil: number): number {
   const below = belowLogNormal(pupaeUntil, mu, BATCH_DAYS.logSpread);
   const low = below < SECOND_BATCH_SHARE ? below : 0;
   return Math.exp(mu + BATCH_DAYS.logSpread * normalQuantile(low + u * (1 - low)));
+}
+
+/** Share of queens that have begun a stage by a day, which started on `from` with so much warmth gathered. */
+function begunBy(
+  day: number,
+  clock: WarmthClock,
+  from: number,
+  zero: number,
+  mu: number,
+  sigma: number,
+): number {
+  return day > from ? belowLogNormal(clock.gathered(day) - zero, mu, sigma) : 0;
 }
 
 function belowLogNormal(x: number, mu: number, sigma: number): number {

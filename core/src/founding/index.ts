@@ -15,6 +15,7 @@ export {
   outlookOfKinds,
   OUTLOOK_EVENTS,
   type EventOutlook,
+  type LaterOutlook,
   type Kind,
   type MixedOutlook,
   type Outlook,

@@ -17,7 +17,7 @@ import type { WarmthClock } from './warmth-clock';
 /** Days from the first pupa until she lays again. Prior; that she does so then is common practice, no source. */
 const RESTART_DAYS = { median: 3, logSpread: 0.6 };
 /** A batch against the one before it, in size: her reserves are spent, and few feed many. Prior. */
-const GROWTH = { median: 0.8, logSpread: 0.35 };
+const GROWTH = { median: 0.75, logSpread: 0.35 };
 /** A season has room for so many batches at the most. */
 const MOST_BATCHES = 5;
 /** Brood that was counted may dwindle by a fifth before it is grown: eaten, or never seen again. Prior. */

@@ -24,6 +24,8 @@ export interface OutlookOptions {
   seed?: number;
   /** Where the year runs its course; north when not given. */
   hemisphere?: Hemisphere;
+  /** Also goes beyond the first batch; true when not given. */
+  later?: boolean;
 }
 
 /** What is to be seen, in order; the last is the day on which the last of the first batch has come out. */
@@ -39,14 +41,19 @@ export interface EventOutlook {
   byNow: number;
 }
 
-export interface Outlook {
-  events: Record<OutlookEvent, EventOutlook>;
+export interface LaterOutlook {
   /** When she lays again, and when the first worker of that second batch comes out. */
   secondBatch: { eggs: Band<Instant | null>; workers: Band<Instant | null> };
   /** Workers at the beginning of the coming winter; null where there is none, or when it is winter now. */
   byWinter: { on: Instant; workers: Band } | null;
   /** What is probably in the tube now, and how many. Reckoned, not seen. */
   inside: Record<Milestone, Likely>;
+}
+
+export interface Outlook {
+  events: Record<OutlookEvent, EventOutlook>;
+  /** Beyond the first batch; null when it was not asked for. */
+  later: LaterOutlook | null;
   /** The next thing not seen yet; null when the first batch is complete or she is lost. */
   next: OutlookEvent | null;
   /**
@@ -61,7 +68,7 @@ export interface Outlook {
 }
 
 /** The later batches, whose bands need not be as smooth, go on from every so many draws. */
-const LATER_EVERY = 4;
+const LATER_EVERY = 8;
 const HORIZON_DAYS = 3 * 365;
 const MAX_STRAIN = 8;
 /** Each species is drawn at least so often, however small its share. */
@@ -120,7 +127,7 @@ export function outlookOfKinds(
   options: OutlookOptions = {},
 ): MixedOutlook {
   const fitted = fit(kinds, known, temperature, now, options);
-  return { outlook: summarise(fitted), shares: fitted.sample.shares };
+  return { outlook: summarise(fitted, options.later ?? true), shares: fitted.sample.shares };
 }
 
 /**
@@ -242,7 +249,7 @@ function warmerPast(
   };
 }
 
-function summarise(s: Fitted): Outlook {
+function summarise(s: Fitted, goesOn: boolean): Outlook {
   const { sample, known, origin, now, strain, draws, seed } = s;
   const picks = resample(sample.weights, draws, seed);
   const nowDay = daysBetween(origin, now);
@@ -268,23 +275,39 @@ function summarise(s: Fitted): Outlook {
       byNow: seen ? 1 : past / draws,
     };
   });
-  const some = picks.filter((_, i) => i % LATER_EVERY === 0);
-  const later = laterBatches(sample, some, s.parts, known, origin, now, s.hemisphere, seed);
-  const bandOf = (days: Float64Array): Band<Instant | null> => {
-    const { p10, p50, p90 } = bandOfSorted(days.sort());
-    return { p10: at(p10), p50: at(p50), p90: at(p90) };
-  };
   const next = OUTLOOK_EVENTS.find(
     (e) => events[e].status === 'ahead' && !(e === 'firstBatchEnd' && events[e].byNow > 0.95),
   );
   return {
     events,
-    secondBatch: { eggs: bandOf(later.second.eggs), workers: bandOf(later.second.workers) },
-    byWinter: later.byWinter,
-    inside: later.inside,
+    later: goesOn ? beyondFirst(s, picks, at) : null,
     next: known.loss ? null : (next ?? null),
     stillWithout: sample.stillWithout,
     effectiveDraws: sample.effectiveDraws,
     strained: strain,
+  };
+}
+
+function beyondFirst(s: Fitted, picks: Int32Array, at: (day: number) => Instant | null): LaterOutlook {
+  const { sample, parts, known, origin, now, hemisphere, seed } = s;
+  const some = picks.filter((_, i) => i % LATER_EVERY === 0);
+  const { second, byWinter, inside } = laterBatches(
+    sample,
+    some,
+    parts,
+    known,
+    origin,
+    now,
+    hemisphere,
+    seed,
+  );
+  const bandOf = (days: Float64Array): Band<Instant | null> => {
+    const { p10, p50, p90 } = bandOfSorted(days.sort());
+    return { p10: at(p10), p50: at(p50), p90: at(p90) };
+  };
+  return {
+    secondBatch: { eggs: bandOf(second.eggs), workers: bandOf(second.workers) },
+    byWinter,
+    inside,
   };
 }

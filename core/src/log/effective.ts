@@ -48,13 +48,10 @@ export function effectiveEntries(entries: readonly Entry[]): EffectiveEntry[] {
                 loggedAt: amendment.loggedAt,
               } as FactEntry)
             : null;
-      return { entry, original, amendment };
+      return { ms: msOf((entry ?? original).at), effective: { entry, original, amendment } };
     })
-    .sort((a, b) => {
-      const x = a.entry ?? a.original;
-      const y = b.entry ?? b.original;
-      return msOf(x.at) - msOf(y.at) || (x.id < y.id ? -1 : 1);
-    });
+    .sort((a, b) => a.ms - b.ms || (a.effective.original.id < b.effective.original.id ? -1 : 1))
+    .map(({ effective }) => effective);
 }
 
 function later(a: Amendment, b: Amendment): boolean {

@@ -82,6 +82,8 @@ export interface QueenView {
 export interface ViewOptions {
   draws?: number;
   profileOf?: (id: string) => SpeciesProfile;
+  /** Goes beyond the first batch; true when not given. */
+  later?: boolean;
   /** What all of the keeper's queens say of their kinds, this one too; her own part is taken out. */
   learned?: Learned;
 }
@@ -131,6 +133,7 @@ export function queenView(
         draws,
         seed: seedOf(queen.id),
         hemisphere: settings.hemisphere,
+        later: options.later ?? true,
       });
     const believe = () =>
       founderBelief([

@@ -72,6 +72,11 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
   };
 }
 
+/** Made once: a collator takes far longer to make than to use. */
+let labels: Intl.Collator | null = null;
+const byLabel = (a: string, b: string): number =>
+  (labels ??= new Intl.Collator('en', { numeric: true })).compare(a, b);
+
 /** Most urgent first; then those that may be looked at; then those at rest by the date they rest until; the lost last. */
 export function byUrgency(a: ShelfRow, b: ShelfRow): number {
   const lost = Number(a.lost !== null) - Number(b.lost !== null);
@@ -80,5 +85,5 @@ export function byUrgency(a: ShelfRow, b: ShelfRow): number {
   if (pressure !== 0) return pressure;
   const until = (r: ShelfRow) => (r.restUntil ? msOf(r.restUntil) : Infinity);
   const [x, y] = [until(a), until(b)];
-  return x !== y ? (x < y ? -1 : 1) : a.queen.label.localeCompare(b.queen.label, 'en', { numeric: true });
+  return x !== y ? (x < y ? -1 : 1) : byLabel(a.queen.label, b.queen.label);
 }

@@ -5,6 +5,7 @@ import {
   type Entry,
   type Hemisphere,
   type KeeperSettings,
+  type Learned,
   type LookingSchoolId,
   type Place,
   placeIdNow,
@@ -192,6 +193,19 @@ export class Store {
     await this.turn;
     this.journal?.close();
     await this.open.close();
+  }
+
+  /** What all queens taught when it was last added up: derived, and kept only so that a start need not do it twice. */
+  async recallLearned(): Promise<Learned> {
+    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'learned'));
+    return (row?.value as Learned | undefined) ?? {};
+  }
+
+  async rememberLearned(value: Learned): Promise<void> {
+    await this.open.db
+      .insert(t.settings)
+      .values({ key: 'learned', value })
+      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
 
   private async journalPosition(): Promise<number> {

@@ -31,7 +31,7 @@ export type Projected<W extends ProjectTask['want'] = ProjectTask['want']> = {
 
 export function project({ facts, settings, now, draws, want, learned }: ProjectTask): Projected[] {
   return facts.map((one) => {
-    const view = queenView(one, settings, now, { draws, learned });
+    const view = queenView(one, settings, now, { draws, learned, later: want === 'views' });
     const holdsUntil = viewHoldsUntil(view, now);
     const about = { holdsUntil, teaches: view.teaches, kinds: view.species.map((k) => k.profileId) };
     return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view, now) };

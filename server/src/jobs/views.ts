@@ -2,7 +2,9 @@ import {
   byUrgency,
   learnedFrom,
   msOf,
+  STAGES,
   type Instant,
+  type KindEvidence,
   type Learned,
   type Queen,
   type QueenFacts,
@@ -121,7 +123,7 @@ export class Views {
   private learn(): string[] {
     const learned = learnedFrom([...this.lessons.values()].map((l) => l.teaches));
     const changed = [...new Set([...Object.keys(learned), ...Object.keys(this.learned)])].filter(
-      (k) => JSON.stringify(learned[k]) !== JSON.stringify(this.learned[k]),
+      (k) => !sameEvidence(learned[k], this.learned[k]),
     );
     this.learned = learned;
     if (changed.length === 0) return [];
@@ -149,6 +151,7 @@ export class Views {
   private async makeShelf(now: Instant): Promise<string> {
     const ms = msOf(now);
     const before = this.writes;
+    if (!this.surveyed) this.learned = await this.store.recallLearned();
     const ids = (await this.store.queens()).map((q) => q.id);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
@@ -158,6 +161,7 @@ export class Views {
     const { learn } = await this.store.settings();
     const stale = this.learn();
     this.surveyed = true;
+    if (stale.length > 0) await this.store.rememberLearned(this.learned);
     if (learn && stale.length > 0 && stale.length <= AT_ONCE) await this.refresh(stale, now);
     else if (learn && stale.length > 0) this.refreshLater(stale, now);
     const rows = ids.map((id) => this.rows.get(id)).filter((r) => r !== undefined);
@@ -205,4 +209,14 @@ export class Views {
     // one chunk more than threads, so that reading the next goes on while the others compute
     await Promise.all(Array.from({ length: this.projector.size + 1 }, take));
   }
+}
+
+/** Sums of the same parts differ in their last digits with the order of adding. */
+function sameEvidence(a: KindEvidence = {}, b: KindEvidence = {}): boolean {
+  return STAGES.every((stage) => {
+    const [x, y] = [a[stage], b[stage]];
+    if (!x || !y) return x === y;
+    const near = (p: number, q: number) => Math.abs(p - q) <= 1e-6 * Math.max(1, Math.abs(p));
+    return x.n === y.n && near(x.precision, y.precision) && near(x.weighted, y.weighted);
+  });
 }

@@ -140,8 +140,8 @@ const isGone = ({ view }: ShownQueen): boolean => view.ledger.loss !== null && !
 /** Beyond the first batch, and whose queens this was learned from. */
 function Later({ shown }: { shown: ShownQueen }) {
   const { outlook, ledger, learnedFrom } = shown.view;
-  if (!outlook) return null;
-  const { secondBatch, byWinter } = outlook;
+  if (!outlook?.later) return null;
+  const { secondBatch, byWinter } = outlook.later;
   const eggs = ledger.batches[1]?.eggs;
   return (
     <View>

@@ -133,10 +133,10 @@ function sections(rows: readonly ShelfRow[], shown: number) {
     .filter((s) => s.rows.length > 0);
 }
 
-const FIRST = 5;
+const FIRST = 2;
 const STEP = 20;
 
-/** How many tubes to draw: a screenful at once, the rest soon after, so that the first ones are not kept waiting. */
+/** How many tubes to draw: the most urgent at once, the rest a moment after, so that the first ones are not kept waiting. */
 function useGrowing(total: number): number {
   const [shown, setShown] = useState(FIRST);
   useEffect(() => {

@@ -3,6 +3,7 @@ import {
   OUTLOOK_EVENTS,
   type CountRange,
   type Instant,
+  type LaterOutlook,
   type Milestone,
   type Outlook,
   type SpeciesProfile,
@@ -42,7 +43,8 @@ export function WatchPage({ id }: { id: string }) {
 function Watch({ shown }: { shown: ShownQueen }) {
   const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   const { outlook, ledger } = shown.view;
-  if (!outlook || ledger.loss)
+  const later = outlook?.later;
+  if (!outlook || !later || ledger.loss)
     return (
       <Words>
         {ledger.loss ? 'She is gone: there is nothing to wait for.' : 'No outlook can be given for her.'}
@@ -53,8 +55,8 @@ function Watch({ shown }: { shown: ShownQueen }) {
   const count = countdown(outlook, now);
   return (
     <>
-      <LikelyTube shown={shown} outlook={outlook} profile={profile} />
-      <Words kind="answer">{insideWords(outlook)}</Words>
+      <LikelyTube shown={shown} later={later} profile={profile} />
+      <Words kind="answer">{insideWords(later)}</Words>
       <Words kind="small" soft>
         {`Reckoned from her log and her warmth, not seen. ${seenAt ? `Last seen ${nearText(seenAt, now)}.` : ''} The paler, the less likely.`}
       </Words>
@@ -67,7 +69,7 @@ function Watch({ shown }: { shown: ShownQueen }) {
         <Words kind="heading" level={2}>
           Milestones
         </Words>
-        <Milestones shown={shown} outlook={outlook} now={now} />
+        <Milestones shown={shown} outlook={outlook} later={later} now={now} />
       </Sheet>
     </>
   );
@@ -75,24 +77,24 @@ function Watch({ shown }: { shown: ShownQueen }) {
 
 function LikelyTube({
   shown,
-  outlook,
+  later,
   profile,
 }: {
   shown: ShownQueen;
-  outlook: Outlook;
+  later: LaterOutlook;
   profile: SpeciesProfile | undefined;
 }) {
   const p = useBurrow();
   const [width, onLayout] = useWidth();
   const { facts, view } = shown;
   const a = anatomyOf(facts.tube);
-  const chances = Object.fromEntries(MILESTONES.map((m) => [m, outlook.inside[m].chance])) as Record<
+  const chances = Object.fromEntries(MILESTONES.map((m) => [m, later.inside[m].chance])) as Record<
     Milestone,
     number
   >;
   const counts = Object.fromEntries(
     MILESTONES.map((m): [Milestone, CountRange | null] => {
-      const { chance, count } = outlook.inside[m];
+      const { chance, count } = later.inside[m];
       return [m, chance < 0.1 ? null : { low: Math.max(1, count.p10), high: Math.max(1, count.p90) }];
     }),
   );
@@ -164,9 +166,19 @@ const TITLES = {
   firstBatchEnd: 'First batch out',
 } as const;
 
-function Milestones({ shown, outlook, now }: { shown: ShownQueen; outlook: Outlook; now: Date }) {
+function Milestones({
+  shown,
+  outlook,
+  later,
+  now,
+}: {
+  shown: ShownQueen;
+  outlook: Outlook;
+  later: LaterOutlook;
+  now: Date;
+}) {
   const { ledger } = shown.view;
-  const { secondBatch, byWinter } = outlook;
+  const { secondBatch, byWinter } = later;
   const second = ledger.batches[1]?.eggs;
   const castes = Object.entries(ledger.castes).flatMap(([caste, known]) =>
     known?.first.by

@@ -1,9 +1,15 @@
-import { MILESTONES, type Milestone, type Outlook, type OutlookEvent } from '@gentle-burrow/core';
+import {
+  MILESTONES,
+  type LaterOutlook,
+  type Milestone,
+  type Outlook,
+  type OutlookEvent,
+} from '@gentle-burrow/core';
 
 const ONE: Record<Milestone, string> = { eggs: 'egg', larvae: 'larva', pupae: 'pupa', workers: 'worker' };
 
 /** "Probably 8 to 14 larvae and 2 to 9 pupae; perhaps eggs." */
-export function insideWords({ inside }: Outlook): string {
+export function insideWords({ inside }: LaterOutlook): string {
   const number = (m: Milestone) => {
     const low = Math.max(1, Math.round(inside[m].count.p10));
     const high = Math.max(low, Math.round(inside[m].count.p90));
@@ -44,7 +50,8 @@ const TITLES: Record<OutlookEvent, string> = {
 /** Days until the next thing, as a band; null when nothing is awaited, or it is beyond the horizon. */
 export function countdown(outlook: Outlook, now: Date): Countdown | null {
   const event = outlook.next === null || outlook.next === 'firstBatchEnd' ? outlook.next : 'workers';
-  const { p10, p50, p90 } = event ? outlook.events[event].band : outlook.secondBatch.workers;
+  const band = event ? outlook.events[event].band : outlook.later?.secondBatch.workers;
+  const { p10, p50, p90 } = band ?? {};
   if (!p10 || !p50 || !p90) return null;
   const days = (at: string) => Math.max(0, (Date.parse(at) - now.getTime()) / 86_400_000);
   const [low, middle, high] = [days(p10), days(p50), days(p90)];

@@ -112,9 +112,9 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
             : `About ${looks.until.p50}${looks.until.p90 !== null && looks.until.p90 > looks.until.p50 ? ` to ${looks.until.p90}` : ''} looks until her first workers; you would notice them ${Math.round(looks.noticed.usual)} days late as a rule, ${looks.noticed.most} at the most.`}
         </Words>
       ) : null}
-      {answer?.outlook?.byWinter ? (
+      {answer?.outlook?.later?.byWinter ? (
         <Words kind="small">
-          {`By ${dayText(answer.outlook.byWinter.on, now)}: ${workersText(answer.outlook.byWinter.workers)}.`}
+          {`By ${dayText(answer.outlook.later.byWinter.on, now)}: ${workersText(answer.outlook.later.byWinter.workers)}.`}
         </Words>
       ) : null}
       <View style={styles.foot}>

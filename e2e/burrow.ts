@@ -14,6 +14,8 @@ const axePath = createRequire(import.meta.url).resolve('axe-core/axe.min.js');
 export class Burrow {
   private process: ChildProcess | null = null;
   said = '';
+  /** The moment at which it starts next; now when not set. */
+  startsAt: string | null = null;
 
   private constructor(
     readonly folder: string,
@@ -49,6 +51,7 @@ export class Burrow {
         HOST: '127.0.0.1',
         DATABASE_URL: '',
         BURROW_DEMO: this.demo ? '1' : '',
+        BURROW_NOW: this.startsAt ?? '',
       },
     });
     this.process = server;
@@ -83,6 +86,15 @@ export class Burrow {
 
   async api<T>(path: string): Promise<T> {
     return (await (await fetch(`${this.url}/api${path}`)).json()) as T;
+  }
+
+  async send(method: 'POST' | 'PUT', path: string, body: unknown): Promise<void> {
+    const r = await fetch(`${this.url}/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!r.ok) throw new Error(`${r.status}: ${await r.text()}`);
   }
 
   async queenId(label: string): Promise<string> {

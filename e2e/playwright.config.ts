@@ -12,6 +12,8 @@ export default defineConfig({
     // the machine's clock zone must not matter; one is fixed so that days are the same everywhere
     timezoneId: 'Europe/Berlin',
     locale: 'en-GB',
+    // an action that finds nothing to act on says so, before the whole test runs out
+    actionTimeout: 45_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -62,3 +62,42 @@ test('a queen can be taken in without a connection', async ({ page, burrow }) =>
     .poll(async () => (await burrow.api<{ queens: unknown[] }>('/queens')).queens.length, { timeout: 20_000 })
     .toBe(1);
 });
+
+test('a round is gone on with where the connection ends, and is sent when it is back', async ({
+  page,
+  demo,
+}) => {
+  const count = async () => {
+    const { rows } = await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf');
+    const logs = await Promise.all(rows.map((r) => demo.api<Log>(`/queens/${r.queen.id}/entries`)));
+    return logs.flatMap((l) => l.entries).filter((e) => e.kind === 'look').length;
+  };
+  const before = await count();
+  await page.goto(demo.url);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  // the shelf fetches its queens ahead, a moment after it has been drawn
+  await page.waitForTimeout(5000);
+  await page.getByRole('button', { name: 'Go round' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const heading = page.getByRole('heading', { level: 1, name: /, 1 of \d+$/ });
+  const of = Number(/of (\d+)$/.exec((await heading.textContent()) ?? '')?.[1]);
+  expect(of).toBeGreaterThanOrEqual(3);
+  await page.getByRole('button', { name: 'No change' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 2 of ${of}$`) })).toBeVisible();
+  await demo.stop('SIGKILL');
+  await page.getByRole('button', { name: 'No change' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
+  // left and come back to, still without a connection: it stands where it stood
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
+  await countBrood(page, { eggs: 4 });
+  await page.getByRole('button', { name: 'Keep, next' }).click();
+  for (let i = 4; i <= of; i++) {
+    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, ${i} of ${of}$`) })).toBeVisible();
+    await page.getByRole('button', { name: 'Leave her out' }).click();
+  }
+  await expect(page.getByText('3 tubes were looked at. Now shut the drawer.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What it changed' }).getByRole('listitem')).toHaveCount(of);
+  await demo.start();
+  await expect.poll(count, { timeout: 20_000 }).toBe(before + 3);
+});

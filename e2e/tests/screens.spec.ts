@@ -15,6 +15,7 @@ for (const appearance of APPEARANCES) {
       [`/queens/${v2}`, /How is V2/],
       [`/queens/${a1}`, /How is A1/],
       [`/queens/${v2}/look`, /What do you see/],
+      [`/queens/${v2}/watch`, /What is V2 probably doing/],
       ['/queens/new', /How did she come/],
       ['/visits', /When do the tubes want me/],
       ['/round', /Shall we go round/],

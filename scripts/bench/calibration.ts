@@ -10,7 +10,7 @@ import { v7 } from 'uuid';
 import { plainGenerator, simulateLooks, simulateQueen } from '../../core/src/simulated-queens';
 import type { Row } from './row';
 
-const QUEENS = 1000;
+const QUEENS = 2500;
 const DRAWS = 1000;
 const FROM = '2026-05-01T18:00:00.000Z';
 const CASES = [

@@ -18,6 +18,10 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4860);
 const databaseUrl = process.env.DATABASE_URL;
 const demo = process.env.BURROW_DEMO === '1';
+/** A made-up moment to start at, so that a whole season can be gone through; it runs on from there. */
+const startedAt = process.env.BURROW_NOW ? Date.parse(process.env.BURROW_NOW) : Date.now();
+const ahead = startedAt - Date.now();
+const now = () => new Date(Date.now() + ahead);
 const prepareOnly = process.argv.includes('--prepare');
 
 async function open() {
@@ -39,7 +43,7 @@ function prepareInChild(): void {
 
 async function prepare(): Promise<void> {
   const { store } = await open();
-  if (demo) await seedDemo(store, new Date());
+  if (demo) await seedDemo(store, now());
   await store.close();
 }
 
@@ -49,11 +53,16 @@ async function serve(): Promise<void> {
       `PORT is "${process.env.PORT}", which is not a port. Give a number from 1 to 65535.`,
     );
   }
+  if (Number.isNaN(startedAt)) {
+    throw new StartError(
+      `BURROW_NOW is "${process.env.BURROW_NOW}", which is not a moment. Give one like 2026-05-10T18:00:00Z, or leave it out.`,
+    );
+  }
   if (!databaseUrl && !existsSync(join(dataDir, 'db', 'PG_VERSION'))) prepareInChild();
   const { store, replayed } = await open();
   if (replayed > 0)
     console.log(`${replayed} entries that the database had lost were written again from the journal.`);
-  if (demo) await seedDemo(store, new Date());
+  if (demo) await seedDemo(store, now());
 
   const pool = new WorkerPool(
     join(here, 'project.worker.js'),
@@ -67,6 +76,7 @@ async function serve(): Promise<void> {
     views: new Views(store, pool),
     version,
     logger: true,
+    now,
     webRoot: process.env.WEB_ROOT ?? join(serverFolder, '..', 'app', 'dist'),
   });
   const stop = async () => {

@@ -161,3 +161,24 @@ describe('tube and food', () => {
     expect(advice.reservoir.readings).toBe(1);
   });
 });
+
+describe('a colony without its queen', () => {
+  const died = (goesOn: boolean) =>
+    entry(95, { kind: 'loss', how: 'died', cause: 'unknown', ...(goesOn ? { colonyGoesOn: true } : {}) });
+  const grown = [intake(), look(20, [5, 0, 0, 0]), look(80, [0, 0, 3, 6])];
+
+  test('goes on: sugar about weekly and water, no look is asked for, nothing is said of laying', () => {
+    const told = advise([...grown, died(true)], 96);
+    expect(plainText(told.next)).toMatch(/^Without a queen since .* not released\./);
+    expect(plainText(told.next)).not.toMatch(/laying/);
+    expect(told.verdict('food').answer).toBe('yes, a little');
+    const fed = entry(96, { kind: 'feed', food: 'sugar', outcome: 'taken' });
+    const rests = advise([...grown, died(true), fed], 98);
+    expect(rests.verdict('food')).toMatchObject({ answer: 'not yet', until: day(103) });
+    expect(rests.verdict('water')).toBeDefined();
+  });
+
+  test('unless nothing is left of it', () => {
+    expect(plainText(advise([...grown, died(false)], 96).next)).toMatch(/^She died/);
+  });
+});

@@ -81,7 +81,7 @@ export function counsel(input: CounselInput): Counsel {
     // workers outlive their queen: they still drink and eat
     const verdicts = [holds, food, ...(health ? [health] : [])];
     const step = nextStep(verdicts, null, now);
-    const next = step.pressure === 'rest' ? orphanPhrase(known.loss.at) : step.next;
+    const next = [...orphanPhrase(known.loss.at), ...(step.pressure === 'rest' ? [] : [' ', ...step.next])];
     return { ...step, next, verdicts, reservoir, budget };
   }
   const timely = ahead
@@ -103,7 +103,7 @@ const byProfile = (profile: SpeciesProfile): FounderBelief =>
   founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
 
 function orphanPhrase(since: Instant): Phrase {
-  return phrase`Without a queen since ${{ date: since }}: her workers live out their lives. Water, and a little sugar.`;
+  return phrase`Without a queen since ${{ date: since }}: her workers live out their lives; they are not released.`;
 }
 
 function lossPhrase(known: QueenLedger): Phrase {

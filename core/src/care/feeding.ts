@@ -38,6 +38,7 @@ export function needsFood(
   belief: FounderBelief,
   now: Instant,
 ): Verdict {
+  if (known.loss?.orphans) return orphanFood(known, known.loss.at, now);
   const drop = known.welcomeDrop;
   if (drop && drop.goneAt === null) return dropStands(known, drop, now);
   const workers = known.appearances.workers.interval.by;
@@ -55,6 +56,36 @@ export function needsFood(
     school: 'Nothing until workers',
     criteria: [founderCriterion(belief, 'fully-claustral', 'met')],
     others: CLAUSTRAL_SCHOOLS,
+  };
+}
+
+/** Practice: workers run on sugar; without a queen there is little brood to grow on protein. */
+function orphanFood(known: QueenLedger, since: Instant, now: Instant): Verdict {
+  const last = known.lastFeed;
+  const due = addDays(last?.at ?? since, last ? WITH_WORKERS_DAYS : 0);
+  const open = msOf(due) <= msOf(now);
+  return {
+    id: 'food',
+    question: 'Do her workers need food?',
+    answer: open ? 'yes, a little' : 'not yet',
+    says: open
+      ? ['A tiny sugar drop on foil for her workers; a little protein only while larvae are there.']
+      : phrase`Feed her workers again from ${{ date: due }}.`,
+    pressure: open ? 'soon' : 'rest',
+    until: open ? null : due,
+    school: null,
+    criteria: [
+      criterion(
+        'hungry',
+        open ? 'unmet' : 'met',
+        last
+          ? phrase`Last fed ${{ date: last.at }}; about weekly is usual.`
+          : ['Not fed since she was taken in.'],
+        PRACTICE,
+        { evidence: last ? [last.entryId] : [] },
+      ),
+    ],
+    others: [],
   };
 }
 

@@ -21,6 +21,7 @@ import {
   changes,
   checksFor,
   current,
+  isTold,
   NO_ROUND,
   noChange,
   whoIsDue,
@@ -50,12 +51,15 @@ export function RoundPage() {
       />
     );
   }
-  if (round.queue.length > 0) return <Summary round={round} rows={shelf.data ?? []} onClose={clear} />;
+  if (round.queue.length > 0 && !isTold(round, new Date()))
+    return <Summary round={round} rows={shelf.data ?? []} onClose={clear} />;
   return (
     <Screen question="Shall we go round?" back="/">
       {shelf.loading ? <Loading what="the shelf" /> : null}
       {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
-      {shelf.data ? <Start rows={shelf.data} onBegin={(rows) => change(begin(rows))} /> : null}
+      {shelf.data ? (
+        <Start rows={shelf.data} onBegin={(rows) => change(begin(rows, new Date().toISOString()))} />
+      ) : null}
     </Screen>
   );
 }

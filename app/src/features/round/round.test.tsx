@@ -2,7 +2,7 @@ import { shelfRow, DEFAULT_SETTINGS, queenView, type EntryBody, type Entry } fro
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
-import { begin, changes, current, noChange } from './round';
+import { begin, changes, current, isTold, noChange } from './round';
 import { RoundPage } from './RoundPage';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
@@ -90,7 +90,7 @@ describe('the round itself', () => {
   });
   test('what it changed is told by how far the outlook moved', () => {
     const q = madeQueen('A', 60, [look(30, 6)]);
-    const round = begin([rowOf(q)]);
+    const round = begin([rowOf(q)], new Date().toISOString());
     expect(current(round)).toBe(q.queen.id);
     const late: EntryBody = { ...look(0.01, 6), larvae: { low: 0, high: 0 } } as EntryBody;
     const after = {
@@ -102,6 +102,10 @@ describe('the round itself', () => {
     };
     const done = { ...round, done: { [q.queen.id]: 'looked' as const } };
     expect(current(done)).toBeNull();
+    // told this evening, no more a fortnight later
+    expect(isTold(done, new Date())).toBe(false);
+    expect(isTold(done, new Date(Date.now() + 14 * 86_400_000))).toBe(true);
+    expect(isTold(round, new Date(Date.now() + 14 * 86_400_000))).toBe(false);
     const [change] = changes(done, [rowOf(after)], (at) => at.slice(0, 10));
     expect(change?.says).toMatch(/larvae \d+ days later, about \d{4}/);
   });

@@ -12,6 +12,8 @@ export type Outcome = 'no-change' | 'looked' | 'skipped';
 
 /** A round under way: kept on this device, so that it can be left and gone on with. */
 export interface Round {
+  /** When it began; null before. */
+  at: Instant | null;
   /** Queens in the order of the shelf; empty before it has begun. */
   queue: string[];
   done: Record<string, Outcome>;
@@ -19,7 +21,7 @@ export interface Round {
   before: Record<string, { event: OutlookEvent; p50: Instant | null } | null>;
 }
 
-export const NO_ROUND: Round = { queue: [], done: {}, before: {} };
+export const NO_ROUND: Round = { at: null, queue: [], done: {}, before: {} };
 
 /** Who may be looked at, and who rests and is left out unless the keeper says otherwise. */
 export function whoIsDue(rows: readonly ShelfRow[]): { due: ShelfRow[]; resting: ShelfRow[] } {
@@ -30,13 +32,19 @@ export function whoIsDue(rows: readonly ShelfRow[]): { due: ShelfRow[]; resting:
   };
 }
 
-export const begin = (rows: readonly ShelfRow[]): Round => ({
+export const begin = (rows: readonly ShelfRow[], at: Instant): Round => ({
+  at,
   queue: rows.map((r) => r.queen.id),
   done: {},
   before: Object.fromEntries(
     rows.map((r) => [r.queen.id, r.next ? { event: r.next.event, p50: r.next.band.p50 } : null]),
   ),
 });
+
+/** What a finished round changed is told for so long; then the next one is asked for. */
+const TOLD_MS = 12 * 3_600_000;
+export const isTold = (round: Round, now: Date): boolean =>
+  current(round) === null && (round.at === null || now.getTime() - Date.parse(round.at) > TOLD_MS);
 
 /** The tube at hand; null when the round is over. */
 export const current = ({ queue, done }: Round): string | null => queue.find((id) => !(id in done)) ?? null;

@@ -221,6 +221,7 @@ export const counselSchema = z.object({
     lossMlPerDay: band,
     leftMl: z.number(),
     lineMm: z.number(),
+    lineErrorMm: z.number(),
     dryAt: instantBand,
     readings: z.number().int(),
   }),
@@ -230,6 +231,8 @@ export const counselSchema = z.object({
     left: z.number().nullable(),
     nextFree: instant.nullable(),
     bits: z.number(),
+    waterBits: z.number(),
+    lineErrorMm: z.number(),
     chance: z.number().nullable(),
   }),
 });

@@ -1,5 +1,6 @@
 import type { Outlook, QueenLedger } from '../founding';
 import type { LookingSchool } from './looking';
+import { READING_ERROR_MM, type Reservoir } from '../tube';
 import { addDays, DAY_MS, msOf, type Instant } from '../quantity';
 
 /**
@@ -22,6 +23,10 @@ export interface LookingBudget {
   nextFree: Instant | null;
   /** What a look now is expected to tell of the next stage, bits: 1 when it is as likely there as not. */
   bits: number;
+  /** What reading the water line at that look is expected to tell of it, bits. */
+  waterBits: number;
+  /** Standard error of the water line as it is reckoned now, mm. */
+  lineErrorMm: number;
   /** Chance that the look would find the next stage, 0..1; null when nothing more is awaited. */
   chance: number | null;
 }
@@ -31,6 +36,7 @@ export function lookingBudget(
   known: QueenLedger,
   ahead: Outlook | null,
   school: LookingSchool,
+  water: Pick<Reservoir, 'lineErrorMm'>,
   now: Instant,
 ): LookingBudget {
   const recent = known.disturbances
@@ -46,6 +52,9 @@ export function lookingBudget(
     left: allowed === null ? null : allowed - spent,
     nextFree: allowed === null ? null : freeAgain(recent, spent, allowed),
     bits: chance === null ? 0 : entropyBits(chance),
+    // a normal figure known to σ, read with error r: ½ log₂(1 + σ²/r²) (the Gaussian channel, Shannon 1948)
+    waterBits: 0.5 * Math.log2(1 + (water.lineErrorMm / READING_ERROR_MM) ** 2),
+    lineErrorMm: water.lineErrorMm,
     chance,
   };
 }

@@ -71,7 +71,7 @@ export function counsel(input: CounselInput): Counsel {
     { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs },
     now,
   );
-  const budget = lookingBudget(known, ahead, lookingSchool(input.lookingSchool), now);
+  const budget = lookingBudget(known, ahead, lookingSchool(input.lookingSchool), reservoir, now);
   if (known.loss && !known.loss.orphans)
     return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir, budget };
   const holds = tubeHolds(known, reservoir, now);

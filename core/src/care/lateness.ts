@@ -17,6 +17,12 @@ const WORDS = {
   firstBatchEnd: 'the whole first batch',
 };
 
+const GONE_WORDS = {
+  eggs: 'eggs were eaten or lost',
+  brood: 'of her brood were eaten or lost',
+  workers: 'workers are missing: dead and not found, or miscounted,',
+} as const;
+
 /** Is she late? Her next stage against what queens of her kind do at her warmth. */
 export function isLate(
   profile: SpeciesProfile,
@@ -40,7 +46,7 @@ export function isLate(
               criterion(
                 'brood-part',
                 'unmet',
-                phrase`${{ word: v.low === v.high ? String(v.low) : `Between ${v.low} and ${v.high}` }} ${{ word: v.what === 'eggs' ? 'eggs' : 'of her brood' }} were eaten or lost between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}.`,
+                phrase`${{ word: v.low === v.high ? String(v.low) : `Between ${v.low} and ${v.high}` }} ${{ word: GONE_WORDS[v.what] }} between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}.`,
                 'counts of two looks compared',
                 { evidence: v.entryIds },
               ),

@@ -1,3 +1,4 @@
+import { READING_ERROR_MM } from '../tube';
 import { founderBelief, ledger, outlook, type QueenLedger } from '../founding';
 import type { Entry } from '../log';
 import { speciesProfile } from '../species';
@@ -90,7 +91,7 @@ describe('the looking budget', () => {
   const budget = (onDay: number, id: string, ...entries: Entry[]) => {
     const known = ledger(entries, day(onDay))[QUEEN] as QueenLedger;
     const ahead = outlook(speciesProfile('tetramorium-immigrans'), known, 25, day(onDay), { draws: 2000 });
-    return lookingBudget(known, ahead, school(id), day(onDay));
+    return lookingBudget(known, ahead, school(id), { lineErrorMm: 3 }, day(onDay));
   };
   const feed = (d: number) => entry(d, { kind: 'feed', food: 'sugar', outcome: 'taken' });
 
@@ -120,6 +121,14 @@ describe('the looking budget', () => {
     expect(middle.bits).toBeLessThanOrEqual(1);
     const p = middle.chance!;
     expect(middle.bits).toBeCloseTo(-(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)), 12);
+  });
+  test('what reading the water line would teach: one bit where the error halves', () => {
+    // outside: of a normal figure known to σ, a reading with error r leaves 1/√(1/σ² + 1/r²); at σ = √3 r that is half
+    const known = ledger([intake()], day(5))[QUEEN] as QueenLedger;
+    const at = (lineErrorMm: number) =>
+      lookingBudget(known, null, school('weekly'), { lineErrorMm }, day(5)).waterBits;
+    expect(at(Math.sqrt(3) * READING_ERROR_MM)).toBeCloseTo(1, 12);
+    expect(at(0.1)).toBeLessThan(0.01);
   });
   test('taking leftovers out disturbs, but is no feed', () => {
     const out = entry(3, { kind: 'feed', food: 'protein', outcome: 'removed' });

@@ -15,7 +15,13 @@ export {
   type Evaporation,
   type RoomConditions,
 } from './water';
-export { reckonedLineMm, reservoirBand, type Reservoir, type WaterReading } from './reservoir';
+export {
+  reckonedLineMm,
+  READING_ERROR_MM,
+  reservoirBand,
+  type Reservoir,
+  type WaterReading,
+} from './reservoir';
 export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
 export { FILL_SCHOOLS, fillOf, fillTo, type Fill, type FillConditions, type FillSchool } from './bench';
 export { FOUNDING_CELLS, rewetting, type FoundingCell, type Rewetting } from './cells';

@@ -16,6 +16,8 @@ export interface Reservoir {
   leftMl: number;
   /** Where the line stands now by this reckoning, mm from the closed end. */
   lineMm: number;
+  /** Standard error of that line, mm: from the rate of loss and from the readings themselves. */
+  lineErrorMm: number;
   /** When the water is gone; null when later than ten years. */
   dryAt: Band<Instant | null>;
   /** How many readings of this tube corrected the calculation. */
@@ -25,7 +27,9 @@ export interface Reservoir {
 /** Spread of ln(true loss / calculated loss): plug, air pressure, room and reading of the room. Prior. */
 const LOG_LOSS_SPREAD = 0.4;
 /** Standard error of one reading of the water line, mm. Prior. */
-const READING_ERROR_MM = 1.5;
+export const READING_ERROR_MM = 1.5;
+/** Width of the middle eight tenths of a normal distribution, in standard deviations. */
+const MIDDLE_EIGHTY = 2.563;
 
 const GRID = Array.from({ length: 121 }, (_, i) => (i - 60) * 0.03);
 
@@ -70,10 +74,13 @@ export function reservoirBand(
   };
   const lossMlPerDay = { p10: lossAt(0.1), p50: lossAt(0.5), p90: lossAt(0.9) };
   const leftMl = Math.max(0, leftFor(lossMlPerDay.p50));
+  const lineFor = (loss: number) => waterLineForMl(tube, Math.max(0, leftFor(loss)));
+  const byRate = Math.abs(lineFor(lossMlPerDay.p10) - lineFor(lossMlPerDay.p90)) / MIDDLE_EIGHTY;
   return {
     lossMlPerDay,
     leftMl,
     lineMm: waterLineForMl(tube, leftMl),
+    lineErrorMm: Math.hypot(byRate, READING_ERROR_MM / Math.sqrt(points.length)),
     dryAt: { p10: dry(lossMlPerDay.p90), p50: dry(lossMlPerDay.p50), p90: dry(lossMlPerDay.p10) },
     readings: readings.length,
   };

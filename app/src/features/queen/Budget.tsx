@@ -2,13 +2,16 @@ import type { LookingBudget } from '@gentle-burrow/core';
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { usePreferences } from '@/theme/preferences';
 import { dayText } from '@/ui/dates';
+import { lengthText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 
 /** What has been spent of her looks in four weeks, when the next is free, and what one now would teach. */
 export function Budget({ budget, next }: { budget: LookingBudget; next: string | null }) {
   const p = useBurrow();
-  const { allowed, spent, left, nextFree, bits, chance } = budget;
+  const { allowed, spent, left, nextFree, bits, chance, waterBits, lineErrorMm } = budget;
+  const units = usePreferences();
   const share = allowed === null || allowed === 0 ? 1 : Math.min(1, spent / allowed);
   return (
     <View style={styles.box}>
@@ -35,6 +38,7 @@ export function Budget({ budget, next }: { budget: LookingBudget; next: string |
           next && chance !== null
             ? `A look now would find ${next} with ${Math.round(chance * 100)} %: it tells ${teaching(bits)} (${bits.toFixed(2)} bit).`
             : null,
+          `Reading the water line, now known to ±${lengthText(lineErrorMm, units.length)}, tells ${teaching(waterBits)} (${waterBits.toFixed(2)} bit).`,
         ]
           .filter(Boolean)
           .join(' ')}

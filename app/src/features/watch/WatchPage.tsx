@@ -1,4 +1,5 @@
 import {
+  countText,
   MILESTONES,
   OUTLOOK_EVENTS,
   type CountRange,
@@ -218,6 +219,9 @@ function Milestones({
         ]
       : []),
     ...castes,
+    ...(ledger.deadWorkers.low > 0
+      ? [{ name: 'Workers found dead', said: countText(ledger.deadWorkers), done: true }]
+      : []),
     ...quietest(
       ledger.disturbances.map((d) => d.at),
       now,

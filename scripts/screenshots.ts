@@ -44,6 +44,16 @@ async function openPlace(page: Page): Promise<void> {
   await scrollTo(120)(page);
 }
 
+async function moveWarmth(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'What if?' }).click();
+  const slider = page.getByRole('slider', { name: 'Warmer or cooler from today' });
+  await slider.focus();
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');
+  await page.waitForTimeout(800);
+  await page.getByText('A look every').scrollIntoViewIfNeeded();
+  await scrollTo(880)(page);
+}
+
 async function halfLook(page: Page): Promise<void> {
   await page.getByRole('radio', { name: 'Yesterday' }).click();
   await page.getByRole('button', { name: '8 eggs', exact: true }).click();
@@ -56,7 +66,9 @@ const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'] },
   { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone'], prepare: scrollTo(660) },
   { name: 'founder', path: `/queens/${id('C2')}`, sizes: ['phone'], prepare: scrollTo(1680) },
-  { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone', 'wide'], prepare: halfLook },
+  { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone'], prepare: halfLook },
+  { name: 'watch', path: `/queens/${id('C1')}/watch`, sizes: ['phone'] },
+  { name: 'what-if', path: `/queens/${id('C1')}`, sizes: ['wide'], prepare: moveWarmth },
   { name: 'new-queen', path: '/queens/new', sizes: ['phone'], prepare: toTubeStep },
   { name: 'visits', path: '/visits', sizes: ['phone'] },
   { name: 'round', path: '/round', sizes: ['phone'], prepare: beginRound },
@@ -64,7 +76,6 @@ const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'stock', path: '/stock', sizes: ['phone'] },
   { name: 'places', path: '/places', sizes: ['phone'], prepare: openPlace },
   { name: 'labels', path: '/labels', sizes: ['phone'], prepare: scrollTo(1100) },
-  { name: 'settings', path: '/settings', sizes: ['phone'] },
   { name: 'dark', path: `/queens/${id('V1')}`, sizes: ['wide'], appearance: 'night' },
   { name: 'red-light', path: `/queens/${id('V1')}`, sizes: ['phone'], appearance: 'red' },
 ];

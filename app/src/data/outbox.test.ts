@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
 import { onlineManager } from '@tanstack/react-query';
+import { forgetPhoto, keepPhoto } from './photos';
 import { drop, flush, onSent, openOutbox, outboxItems, put, type Outgoing } from './outbox';
 
 const settings = (lookingSchool: 'weekly' | 'fortnightly' | 'hands-off'): Outgoing => ({
@@ -82,5 +83,24 @@ test('views are fetched anew before an item leaves, so that nothing blinks out',
   await put(settings('weekly'));
   await flush();
   expect(seen).toEqual([1]);
+  expect(outboxItems()).toEqual([]);
+});
+
+test('a photo waits as bytes beside the outbox and goes as it is; what was sent before is not sent again', async () => {
+  const picture = new Blob(['not really a picture'], { type: 'image/jpeg' });
+  const photo: Outgoing = { what: 'photo', id: 'p1', queenId: 'q1', at: '2026-06-01T10:00:00.000Z' };
+  await keepPhoto('p1', picture);
+  const bodies: unknown[] = [];
+  globalThis.fetch = jest.fn(async (url: string, init?: { body: unknown }) => {
+    if (init) bodies.push([url, init.body]);
+    return answer(201, {});
+  }) as never;
+  await put(photo);
+  await flush();
+  expect(bodies).toEqual([['/api/photos/p1?queen=q1&at=2026-06-01T10%3A00%3A00.000Z', picture]]);
+  await forgetPhoto('p1');
+  await put(photo);
+  await flush();
+  expect(bodies).toHaveLength(1);
   expect(outboxItems()).toEqual([]);
 });

@@ -257,9 +257,9 @@ function summarise(s: Fitted, goesOn: boolean): Outlook {
   const at = (day: number): Instant | null =>
     day > nowDay + HORIZON_DAYS ? null : instantOf(originMs + Math.round(day * DAY_MS));
   const events = {} as Record<OutlookEvent, EventOutlook>;
+  const sorted = new Float64Array(draws);
   OUTLOOK_EVENTS.forEach((event, k) => {
     const source = sample.days[k] as Float64Array;
-    const sorted = new Float64Array(draws);
     let past = 0;
     for (let i = 0; i < draws; i++) {
       const day = source[picks[i] as number] as number;

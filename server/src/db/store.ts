@@ -15,7 +15,7 @@ import {
   type StockMove,
   type TubeHome,
 } from '@gentle-burrow/core';
-import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
@@ -125,27 +125,28 @@ export class Store {
     };
   }
 
-  async entriesOf(queenIds: readonly string[]): Promise<Map<string, Entry[]>> {
+  /** @param notes without them a view is the same, for nothing is reckoned from a note */
+  async entriesOf(queenIds: readonly string[], { notes = true } = {}): Promise<Map<string, Entry[]>> {
     const found = new Map<string, Entry[]>(queenIds.map((id) => [id, []]));
     if (queenIds.length === 0) return found;
     const rows = await this.open.db
       .select({ body: t.entries.body })
       .from(t.entries)
-      .where(inArray(t.entries.queenId, [...queenIds]))
+      .where(and(inArray(t.entries.queenId, [...queenIds]), notes ? undefined : ne(t.entries.kind, 'note')))
       .orderBy(asc(t.entries.queenId), asc(t.entries.at));
     for (const { body } of rows) found.get(body.queenId)?.push(body);
     return found;
   }
 
   /** All facts about these queens, in the order asked for; ids that are not known are left out. */
-  async queenFacts(queenIds: readonly string[]): Promise<QueenFacts[]> {
+  async queenFacts(queenIds: readonly string[], { notes = true } = {}): Promise<QueenFacts[]> {
     if (queenIds.length === 0) return [];
     const rows = await this.open.db
       .select()
       .from(t.queens)
       .innerJoin(t.homes, eq(t.queens.homeId, t.homes.id))
       .where(inArray(t.queens.id, [...queenIds]));
-    const entries = await this.entriesOf(queenIds);
+    const entries = await this.entriesOf(queenIds, { notes });
     const places = new Map((await this.places()).map((p) => [p.id, p]));
     const facts = new Map(
       rows.map((r) => [r.queens.id, gather(toQueen(r.queens), toTube(r.homes), entries, places)]),

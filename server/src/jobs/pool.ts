@@ -20,7 +20,9 @@ interface Hand {
   idle: NodeJS.Timeout | null;
 }
 
+/** One thread is kept ready for a minute; the others, needed for many queens at once, leave sooner with their memory. */
 const IDLE_MS = 60_000;
+const EXTRA_IDLE_MS = 1500;
 /** A chunk of queens is small: without these, each thread would take twice the memory it needs. */
 const LIMITS = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 12 };
 
@@ -63,6 +65,19 @@ export class WorkerPool implements Projector {
     }
   }
 
+  private rest(hand: Hand): void {
+    const leave = () => {
+      this.hands.delete(hand);
+      void hand.worker.terminate();
+    };
+    hand.idle = setTimeout(() => {
+      if (this.hands.size > 1) return leave();
+      hand.idle = setTimeout(leave, IDLE_MS - EXTRA_IDLE_MS);
+      hand.idle.unref();
+    }, EXTRA_IDLE_MS);
+    hand.idle.unref();
+  }
+
   private hire(): Hand {
     const hand: Hand = {
       worker: new Worker(this.file, { resourceLimits: LIMITS }),
@@ -75,8 +90,7 @@ export class WorkerPool implements Projector {
       hand.busy = null;
       if (busy && answer.done) busy.waiting.resolve(answer.done);
       else busy?.waiting.reject(new Error(answer.failed ?? 'The projection failed.'));
-      hand.idle = setTimeout(() => void hand.worker.terminate(), IDLE_MS);
-      hand.idle.unref();
+      this.rest(hand);
       this.assign();
     });
     const gone = (error?: Error) => {

@@ -120,7 +120,7 @@ test('the page is drawn finer than the shelf', async () => {
   await shelf();
   await views.queen(a.queen.id, now);
   const draws = watched.tasks.map((t) => [t.want, t.draws]);
-  expect(draws).toContainEqual(['rows', 1000]);
+  expect(draws).toContainEqual(['rows', 700]);
   expect(draws).toContainEqual(['views', 4000]);
 });
 
@@ -170,4 +170,19 @@ test('finished stages of one queen move the outlook of her sisters, not her own,
   expect((await workers(slow.queen.id)).from).toBe(2);
   await store.write([{ fact: 'settings', value: ALONE }]);
   expect(await workers(sister.queen.id)).toEqual(before);
+});
+
+test('the shelf reads no notes, and says the same', async () => {
+  const row = async () => (await shelf()).rows.find((r) => r.queen.id === a.queen.id);
+  const before = await row();
+  const at = daysAgo(2);
+  const note = { kind: 'note' as const, id: v7(), queenId: a.queen.id, at, loggedAt: at, text: 'calm' };
+  await store.write([{ fact: 'entry', value: note }]);
+  watched.taken();
+  expect(await row()).toEqual(before);
+  expect(watched.tasks.flatMap((t) => t.facts.flatMap((f) => f.entries.map((e) => e.kind)))).not.toContain(
+    'note',
+  );
+  // her own page has it
+  expect((await views.queen(a.queen.id, now))?.facts.entries.map((e) => e.id)).toContain(note.id);
 });

@@ -18,7 +18,7 @@ import type { Projected } from './project-task';
 
 /** Draws for one queen's own page, and for a row of the shelf, whose bands need not be as smooth. */
 const QUEEN_DRAWS = 4000;
-const SHELF_DRAWS = 1000;
+const SHELF_DRAWS = 700;
 /** Queens in one task: small enough to share between threads, large enough not to pay for the messages. */
 const CHUNK = 25;
 /** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */
@@ -187,7 +187,7 @@ export class Views {
     const take = async () => {
       for (let chunk = chunks[next++]; chunk; chunk = chunks[next++]) {
         const stamps = chunk.map((id) => this.stamp(id));
-        const facts = await this.store.queenFacts(chunk);
+        const facts = await this.store.queenFacts(chunk, { notes: false });
         facts.forEach((f) => this.remember(f));
         const done = (await this.projector.run({
           facts,

@@ -4,6 +4,7 @@ import {
   EMPTY_LOOK,
   faultsOf,
   lookBody,
+  LOTS,
   momentOf,
   SOME,
   tapNumber,
@@ -88,4 +89,32 @@ test('where she sat is not kept for a queen that was not seen', () => {
   expect(lookBody(draft({ queen: 'not-seen', queenAtMm: 100 }), NOW.toISOString())).not.toHaveProperty(
     'queenAtMm',
   );
+});
+
+describe('what is not seen at most looks', () => {
+  const full = draft({
+    counts: { ...EMPTY_LOOK.counts, larvae: LOTS },
+    extras: { callows: { low: 2, high: 2 }, deadWorkers: { low: 1, high: 3 } },
+    pupaeIn: 'cocoons',
+    queensSeen: 2,
+    photos: ['01a0e96c-8b40-7efe-a766-c5484cc9c466'],
+  });
+  test('goes with the look as the log takes it, and comes back to be amended', () => {
+    const body = lookSchema.parse(lookBody(full, NOW.toISOString()));
+    expect(body).toMatchObject({
+      larvae: { low: 20, high: null, word: 'lots' },
+      callows: { low: 2, high: 2 },
+      deadWorkers: { low: 1, high: 3 },
+      pupaeIn: 'cocoons',
+      queensSeen: 2,
+    });
+    const again = draftOf(body);
+    expect(lookBody(again, NOW.toISOString())).toEqual(body);
+  });
+  test('any of it is enough for a look, and a range upside down is told', () => {
+    expect(faultsOf(draft({ photos: full.photos }), NOW, INTAKE)).toEqual({});
+    expect(faultsOf(draft({ queensSeen: 0 }), NOW, INTAKE)).toEqual({});
+    const faults = faultsOf(draft({ extras: { majors: { low: 5, high: 2 } } }), NOW, INTAKE);
+    expect(faults.counts?.majors).toMatch(/“To” \(2\) is below “from” \(5\)/);
+  });
 });

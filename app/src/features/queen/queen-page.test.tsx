@@ -3,6 +3,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { drop, outboxItems } from '@/data/outbox';
 import { undoLast } from '@/ui/undo';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { router } from 'expo-router';
 import { QueenPage } from './QueenPage';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
@@ -156,4 +157,52 @@ test('a queen whom nobody knows is said so, with a way to try again', async () =
   show(<QueenPage id="01a0e96c-8b40-7efe-a766-c5484cc9c466" />);
   expect((await screen.findByRole('alert')).textContent).toMatch(/There is nothing here/);
   expect(screen.getByRole('button', { name: /Try again/ })).toBeTruthy();
+});
+
+test('a queen who dies with workers leaves a colony that goes on, and the cause may be a guess', async () => {
+  const { server } = await page([look(30, 4), look(6, 0, { workers: { low: 6, high: 6 } })], 80);
+  await press('Loss');
+  fireEvent.click(screen.getByRole('radio', { name: 'She died' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'mould' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'a guess' }));
+  const goesOn = screen.getByRole('checkbox', { name: 'Her workers and brood live on here' });
+  expect(goesOn.getAttribute('aria-checked')).toBe('true');
+  await press('Keep this loss');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      kind: 'loss',
+      cause: 'mould',
+      certainty: 'guess',
+      colonyGoesOn: true,
+    }),
+  );
+  expect((await screen.findAllByText(/^Without a queen since/)).length).toBeGreaterThan(0);
+  // workers are looked after: the tube can still be opened, but nothing is foretold
+  expect(screen.getByRole('button', { name: 'Log a look' })).toBeTruthy();
+  expect(screen.queryByRole('heading', { name: 'When?' })).toBeNull();
+});
+
+test('two entries that exclude one another are shown with both readings; the look leads to its correction', async () => {
+  const { facts } = await page([
+    look(20, 0),
+    { kind: 'look', at: daysAgo(12), workers: { low: 4, high: 4 } } as EntryBody,
+  ]);
+  expect(screen.getByText(/Nothing was there at one look and workers 8 days later/)).toBeTruthy();
+  expect(screen.getByText(/^Either: Brood was overlooked/)).toBeTruthy();
+  expect(screen.getByText(/^Or: They were not workers/)).toBeTruthy();
+  const [first, second] = screen.getAllByRole('button', { name: /^Amend the look of/ });
+  fireEvent.click(second as HTMLElement);
+  expect(router.navigate).toHaveBeenLastCalledWith(
+    `/queens/${facts.queen.id}/look?amend=${facts.entries[2]?.id}`,
+  );
+  fireEvent.click(first as HTMLElement);
+  expect(router.navigate).toHaveBeenLastCalledWith(
+    `/queens/${facts.queen.id}/look?amend=${facts.entries[1]?.id}`,
+  );
+});
+
+test('beyond the first batch: the second, and how many by winter, with where that comes from', async () => {
+  await page([look(20, 0), look(6, 7)]);
+  expect(screen.getByText(/^Second batch: eggs .*, workers /)).toBeTruthy();
+  expect(screen.getByText(/^By the profile alone/)).toBeTruthy();
 });

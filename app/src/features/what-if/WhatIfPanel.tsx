@@ -109,7 +109,7 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
         <Words kind="small">
           {looks.until.p50 === 0
             ? 'Her workers are out: looks cost less from now on.'
-            : `About ${looks.until.p50}${looks.until.p90 !== null && looks.until.p90 > looks.until.p50 ? ` to ${looks.until.p90}` : ''} looks until her first workers; you would notice them ${Math.round(looks.noticed.usual)} days late as a rule, ${looks.noticed.most} at the most.`}
+            : `${looksText(looks.until.p50, looks.until.p90)} until her first workers; you would notice them ${Math.round(looks.noticed.usual)} days late as a rule, ${looks.noticed.most} at the most.`}
         </Words>
       ) : null}
       {answer?.outlook?.later?.byWinter ? (
@@ -133,6 +133,12 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
 }
 
 const winterText = (unit: 'C' | 'F'): string => (unit === 'F' ? '44 °F' : '6.5 °C');
+
+/** "About 3 to 5 looks". */
+function looksText(usual: number, most: number | null): string {
+  const range = most !== null && most > usual ? `${usual} to ${most}` : String(usual);
+  return `About ${range} ${range === '1' ? 'look' : 'looks'}`;
+}
 
 /** "18 to 31 workers", "no workers". */
 export function workersText({ p10, p90 }: Band): string {

@@ -2,7 +2,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Browser, type Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
+import { openBrowser } from './bench/chromium';
 import { root, startServer } from './bench/server';
 
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
@@ -104,10 +105,7 @@ const server = await startServer(folder, { BURROW_DEMO: '1' });
 const { queens } = (await (await fetch(`${server.url}/api/queens`)).json()) as {
   queens: { id: string; label: string }[];
 };
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--lang=en-GB'],
-});
+const browser = await openBrowser();
 for (const view of VIEWS((label) => queens.find((q) => q.label === label)?.id ?? '')) {
   for (const size of view.sizes) {
     await take(browser, server.url, view, size);

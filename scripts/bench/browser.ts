@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { openBrowser } from './chromium';
 import { ms, percentile, type Row } from './row';
 import { root, startServer } from './server';
 
@@ -19,16 +19,7 @@ function scriptKb(): number {
 
 /** From navigation to the first tube drawn on the shelf: phone size, CPU slowed four times, nothing cached. */
 async function firstPaint(url: string): Promise<number[]> {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await openBrowser();
   const times: number[] = [];
   for (let i = 0; i < 5; i++) {
     const context = await browser.newContext({

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { openBrowser } from './chromium';
 import { ms, percentile, type Row } from './row';
 import { startServer } from './server';
 
@@ -15,16 +15,7 @@ const STEP_MS = 50;
 export async function benchWhatIf(): Promise<Row[]> {
   const folder = mkdtempSync(join(tmpdir(), 'burrow-bench-what-'));
   const server = await startServer(folder, { BURROW_DEMO: '1' });
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await openBrowser();
   try {
     const { rows } = (await (await fetch(`${server.url}/api/shelf`)).json()) as {
       rows: { queen: { id: string; label: string } }[];

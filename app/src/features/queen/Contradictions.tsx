@@ -41,7 +41,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
   const found = effectiveEntries(shown.facts.entries).find((e) => e.entry?.id === reading.entryId);
   const entry = found?.entry;
   if (!found || !entry) return null;
-  const named = `the ${KIND_TITLES[entry.kind].toLowerCase()} of ${dayText(entry.at)}`;
+  const named = `the ${entry.kind} of ${dayText(entry.at)}`;
   const amend = () => {
     if (entry.kind === 'look') router.navigate(`/queens/${id}/look?amend=${found.original.id}` as never);
     else if (entry.kind === 'intake') setOpen(!open);

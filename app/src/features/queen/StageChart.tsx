@@ -14,7 +14,7 @@ import { bandText, dayText, intervalText } from '@/ui/dates';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 
-const TITLES: Record<OutlookEvent, string> = {
+export const EVENT_TITLES: Record<OutlookEvent, string> = {
   eggs: 'Eggs',
   larvae: 'Larvae',
   pupae: 'Pupae',
@@ -52,7 +52,7 @@ export function StageChart({
         return (
           <View key={event} style={styles.row}>
             <View style={styles.words}>
-              <Words kind="smallBold">{TITLES[event]}</Words>
+              <Words kind="smallBold">{EVENT_TITLES[event]}</Words>
               <Words kind="small" soft>
                 {interval ? `seen ${intervalText(interval)}` : bandText(band, now)}
               </Words>

@@ -12,6 +12,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { useSettings, type ShownQueen } from '@/data/queries';
+import { EVENT_TITLES } from '@/features/queen/StageChart';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -23,13 +24,6 @@ import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { useWhatIf } from './use-what-if';
 
-const TITLES = {
-  eggs: 'Eggs',
-  larvae: 'Larvae',
-  pupae: 'Pupae',
-  workers: 'First workers',
-  firstBatchEnd: 'First batch out',
-} as const;
 const BAR = 30;
 const DAY = 86_400_000;
 /** Days between looks of each school, as the slider begins. */
@@ -196,7 +190,7 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
       {events.map((e) => (
         <View key={e}>
           <View style={styles.words2}>
-            <Words kind="smallBold">{TITLES[e]}</Words>
+            <Words kind="smallBold">{EVENT_TITLES[e]}</Words>
             <Words kind="small">{bandText(after.events[e].band, now)}</Words>
           </View>
           <Svg width={width} height={BAR} aria-hidden>

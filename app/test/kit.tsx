@@ -1,4 +1,4 @@
-import type { QueenDetail, Stock } from '@gentle-burrow/contract';
+import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
 import {
   byUrgency,
   DEFAULT_SETTINGS,
@@ -42,6 +42,10 @@ export class PretendServer {
   private take(method: string, path: string, body: unknown): void {
     this.sent.push({ method, path, body });
     const entry = body as Entry;
+    if (path === '/queens') {
+      const { queen, tube, place, intake } = body as NewQueen;
+      this.queens.push({ queen, tube, place, places: [place], entries: [intake] });
+    }
     if (path === '/entries') this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
   }
 

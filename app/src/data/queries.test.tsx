@@ -1,10 +1,11 @@
+import type { NewQueen } from '@gentle-burrow/contract';
 import { queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 import { onlineManager } from '@tanstack/react-query';
 import { act, screen, waitFor } from '@testing-library/react';
 import { Text } from 'react-native';
 import { daysAgo, madeQueen, PretendServer, show } from '../../test/kit';
-import { drop, flush, outboxItems } from './outbox';
+import { drop, flush, outboxItems, put } from './outbox';
 import { amendEntry, useQueen, useShelf, writeEntry } from './queries';
 
 /** The web worker, on this thread: the same messages, the same core. */
@@ -91,4 +92,30 @@ test('ids are made where an entry is written, in the order of writing', async ()
   const ids = server.bodiesOf('/entries').map((e) => (e as { id: string }).id);
   expect(ids).toEqual([...ids].sort());
   for (const id of ids) expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-/);
+});
+
+test('a queen just taken in never blinks out while she is sent', async () => {
+  const { server } = await start();
+  const { queen, tube, place, entries } = madeQueen('New', 1);
+  const [intake] = entries;
+  server.down = true;
+  await act(async () => {
+    await put({ what: 'queen', body: { queen, tube, place, intake } as NewQueen });
+  });
+  const seen: string[] = [];
+  function Watched() {
+    const { data } = useQueen(queen.id);
+    const now = data ? (data.waiting ? 'waiting' : 'sent') : 'nothing';
+    if (seen[seen.length - 1] !== now) seen.push(now);
+    return <Text>{`she is ${now}`}</Text>;
+  }
+  show(<Watched />);
+  await says('she is waiting');
+  server.down = false;
+  await act(async () => {
+    onlineManager.setOnline(true);
+    await flush();
+  });
+  await says('she is sent');
+  expect(seen.slice(seen.indexOf('waiting'))).toEqual(['waiting', 'sent']);
 });

@@ -47,7 +47,11 @@ export function refetchAfterSending(client: QueryClient): void {
     if (out.what === 'settings') keys.push(KEYS.settings);
     if (out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen') keys.push(KEYS.stock);
     if (out.what === 'place' || out.what === 'settings') keys.push(['queen']);
-    await Promise.allSettled(keys.map((queryKey) => client.invalidateQueries({ queryKey })));
+    await Promise.allSettled([
+      ...keys.map((queryKey) => client.invalidateQueries({ queryKey })),
+      // nobody has asked for a new queen yet: without this her page would be empty until someone does
+      ...(out.what === 'queen' ? [client.prefetchQuery({ ...queenQuery(out.body.queen.id), staleTime: 0 })] : []),
+    ]);
   });
 }
 

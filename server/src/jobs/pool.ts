@@ -24,7 +24,7 @@ interface Hand {
 const IDLE_MS = 60_000;
 const EXTRA_IDLE_MS = 1500;
 /** A chunk of queens is small: without these, each thread would take twice the memory it needs. */
-const LIMITS = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 12 };
+const LIMITS = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 24 };
 
 /** Runs projections in worker threads. Threads start when needed and leave after a minute without work. */
 export class WorkerPool implements Projector {

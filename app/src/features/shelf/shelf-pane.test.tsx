@@ -33,6 +33,8 @@ test('the urgent first, the resting in their sleeves, the lost last', async () =
   ]);
   show(<ShelfPane />);
   await screen.findByText(/One tube needs you now/);
+  // the most urgent are drawn at once, the rest a moment after
+  await waitFor(() => expect(screen.getAllByRole('link')).toHaveLength(4));
   const names = screen.getAllByRole('link').map((l) => l.getAttribute('aria-label') ?? '');
   expect(names.map((n) => n.split(',')[0])).toEqual(['Dry', 'Free', 'Rest', 'Gone']);
   expect(names[2]).toMatch(/at rest\. Leave her alone until/);
@@ -41,7 +43,7 @@ test('the urgent first, the resting in their sleeves, the lost last', async () =
   expect(titles).toEqual(['Needs you', 'May be looked at', 'At rest', 'Lost']);
 });
 
-test('a long shelf is drawn a screenful at once and the rest soon after', async () => {
+test('a long shelf is drawn to its end', async () => {
   new PretendServer(Array.from({ length: 12 }, (_, k) => madeQueen(`Q${k}`, 30, [look(3)])));
   show(<ShelfPane />);
   await screen.findByText('12 tubes');

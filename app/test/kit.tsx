@@ -10,7 +10,7 @@ import {
   type QueenFacts,
 } from '@gentle-burrow/core';
 import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { v7 } from 'uuid';
@@ -18,7 +18,9 @@ import { refetchAfterSending } from '@/data/queries';
 import { themeOf } from '@/theme/theme';
 
 // whole pages are drawn, and finding things by role is slow in jsdom
-jest.setTimeout(30_000);
+jest.setTimeout(90_000);
+// that it comes is asked here, not how soon: a second is little on a busy machine
+configure({ asyncUtilTimeout: 20_000 });
 
 /** A server of a few queens, made of plain functions: answers what the application asks, and keeps what it sends. */
 export class PretendServer {

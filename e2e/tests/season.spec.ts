@@ -124,7 +124,7 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
   burrow,
 }, info) => {
   test.skip(info.project.name === 'wide', 'the same season, once');
-  test.setTimeout(420_000);
+  test.setTimeout(900_000);
   await page.clock.install({ time: new Date(START) });
   await travel(page, burrow, 0);
   const queens = await tenQueens(burrow);

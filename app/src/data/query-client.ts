@@ -1,6 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
+import type { PersistedClient, PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
 import { RefusedError } from './network';
 
@@ -19,6 +19,12 @@ export const queryClient = new QueryClient({
 
 const persister = createAsyncStoragePersister({
   key: 'burrow-cache',
+  // what an earlier visit kept may lack what was written in its last moment: it is shown, and asked for anew
+  deserialize: (text: string): PersistedClient => {
+    const kept = JSON.parse(text) as PersistedClient;
+    for (const query of kept.clientState.queries) query.state.dataUpdatedAt = 1;
+    return kept;
+  },
   throttleTime: 300,
   storage:
     typeof indexedDB === 'undefined'

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -158,7 +158,9 @@ test('what a power cut took from the database is put back from the files', async
   const id = v7();
   await before.photos.keep({ id, queenId: her.queen.id, at: new Date(daysAgo(3)) }, await taken());
   await before.close();
-  expect(readdirSync(dir)).toHaveLength(1);
+  expect(readdirSync(dir)).toEqual([expect.stringMatching(new RegExp(`^${id}.*\\.jpg$`))]);
+  // another was being written when the current failed
+  writeFileSync(join(dir, `${v7()}.${her.queen.id}.0.jpg.part`), 'half a pic');
   // another database that knows nothing of it
   const after = await made();
   expect(await after.photos.prepare()).toBe(1);

@@ -6,6 +6,7 @@ import {
   openSync,
   readdirSync,
   readFileSync,
+  renameSync,
   writeSync,
 } from 'node:fs';
 import { join } from 'node:path';
@@ -52,6 +53,7 @@ export class Photos {
     if (!this.dir) return 0;
     let replayed = 0;
     for (const name of readdirSync(this.dir)) {
+      if (!name.endsWith('.jpg')) continue; // cut off while it was written: never acknowledged
       const [id, queenId, at] = name.split('.') as [string, string, string];
       const kept = await this.open.db.select({ id: t.photos.id }).from(t.photos).where(eq(t.photos.id, id));
       if (kept.length > 0 || !(await this.knows(queenId))) continue;
@@ -141,12 +143,15 @@ async function shrink(bytes: Buffer): Promise<Buffer> {
   }
 }
 
+/** Under its own name only when it is whole, so that a start never meets half a picture. */
 function writeSynced(file: string, bytes: Buffer): void {
-  const handle = openSync(file, 'w');
+  const part = `${file}.part`;
+  const handle = openSync(part, 'w');
   try {
     writeSync(handle, bytes);
     fdatasyncSync(handle);
   } finally {
     closeSync(handle);
   }
+  renameSync(part, file);
 }

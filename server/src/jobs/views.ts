@@ -99,16 +99,17 @@ export class Views {
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now))
       return { facts, view: kept.view, learned: this.learnedOf(kept.view) };
+    const { learned } = this;
     const [done] = (await this.projector.run({
       facts: [facts],
       settings: await this.store.settings(),
       now,
       draws: QUEEN_DRAWS,
-      learned: this.learned,
+      learned,
       want: 'views',
     })) as Projected<'views'>[];
     if (!done) throw new Error('no view');
-    if (stamp === this.stamp(id))
+    if (stamp === this.stamp(id) && learned === this.learned)
       this.whole.set(id, { view: done.view, queen: facts.queen, holdsUntil: msOf(done.holdsUntil) });
     return { facts, view: done.view, learned: this.learnedOf(done.view) };
   }
@@ -125,20 +126,12 @@ export class Views {
     const changed = [...new Set([...Object.keys(learned), ...Object.keys(this.learned)])].filter(
       (k) => !sameEvidence(learned[k], this.learned[k]),
     );
-    this.learned = learned;
     if (changed.length === 0) return [];
+    this.learned = learned;
     this.whole.clear();
-    return [...this.lessons].flatMap(([id, { kinds, teaches }]) =>
-      // the only one that teaches of her kind learns nothing from herself
-      kinds.some((k) => changed.includes(k)) && !this.alone(teaches, kinds) ? [id] : [],
+    return [...this.lessons].flatMap(([id, { kinds }]) =>
+      kinds.some((k) => changed.includes(k)) ? [id] : [],
     );
-  }
-
-  private alone(own: QueenView['teaches'], kinds: string[]): boolean {
-    return kinds.every((k) => {
-      const all = Object.values(this.learned[k] ?? {});
-      return own?.profileId === k && all.every((stage) => stage.n <= 1);
-    });
   }
 
   /** The shelf as JSON text: most urgent first. Kept as text, since it is asked for far oftener than it changes. */

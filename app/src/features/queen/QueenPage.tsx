@@ -152,6 +152,10 @@ function Later({ shown }: { shown: ShownQueen }) {
         <Words kind="small">{`By winter, ${dayText(byWinter.on)}: ${workersText(byWinter.workers)}.`}</Words>
       ) : null}
       <Words kind="small" soft>
+        She lays again when the first brood pupates (practice); days and batch sizes beyond the first are our
+        own priors.
+      </Words>
+      <Words kind="small" soft>
         {learnedFrom > 0
           ? `Moved by what your other queens of her kind showed (n=${learnedFrom}). Under “What if?” it can be left out.`
           : 'By the profile alone: no other queen of her kind has finished a stage here.'}

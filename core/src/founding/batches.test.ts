@@ -1,6 +1,7 @@
 import { amendmentSchema, type Entry } from '../log';
 import { day, entry, look, n, QUEEN, testId } from '../test-kit';
-import { ledger, type QueenLedger } from './ledger';
+import { ledger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 
 const intake = () => entry(0, { kind: 'intake' });
 const known = (...entries: Entry[]): QueenLedger =>

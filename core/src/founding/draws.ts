@@ -1,7 +1,7 @@
 import { daysBetween, normalBelow, normalQuantile, uniformStream, type Instant } from '../quantity';
 import { STAGES, type Milestone, type SpeciesProfile } from '../species';
 import { missChance, SOFT_DAYS } from './detection';
-import type { QueenLedger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import type { Drawn } from './sample';
 import type { WarmthClock } from './warmth-clock';
 

@@ -3,12 +3,12 @@ export { temperatureAt, warmthClock, type Temperature, type WarmthClock } from '
 export {
   DISTURBANCES,
   emptyLedger,
-  ledger,
   type Appearance,
   type Disturbance,
   type LastCount,
   type QueenLedger,
-} from './ledger';
+} from './queen-ledger';
+export { ledger } from './ledger';
 export {
   eventDays,
   outlook,

@@ -3,7 +3,8 @@ import type { Entry } from '../log';
 import { day, entry, look, n, QUEEN } from '../test-kit';
 import { speciesProfile } from '../species';
 import { nextWinter } from './later-batches';
-import { ledger, type QueenLedger } from './ledger';
+import { ledger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import { outlook, type LaterOutlook, type Outlook } from './outlook';
 
 const TETRA = speciesProfile('tetramorium-immigrans');

@@ -10,7 +10,7 @@ import {
 import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../species';
 import { batchDays } from './draws';
 import type { Hemisphere } from './late-catch';
-import type { QueenLedger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import type { Sample } from './sample';
 import type { WarmthClock } from './warmth-clock';
 

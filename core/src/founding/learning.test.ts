@@ -1,6 +1,7 @@
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
 import { speciesProfile } from '../species';
-import { ledger, type QueenLedger } from './ledger';
+import { ledger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import { addEvidence, learnedProfile, stageEvidence, type KindEvidence } from './learning';
 import { outlook } from './outlook';
 

@@ -1,7 +1,7 @@
 import { daysBetween, normalBelow, type Instant } from '../quantity';
 import { STAGES, type SpeciesProfile, type Stage } from '../species';
 import { lateCatch, type Hemisphere } from './late-catch';
-import type { QueenLedger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import { warmthClock, type Temperature } from './warmth-clock';
 
 /**

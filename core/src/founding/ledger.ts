@@ -10,123 +10,16 @@ import {
   need,
   type CountRange,
   type Instant,
-  type Interval,
 } from '../quantity';
-import {
-  CASTES,
-  effectiveEntries,
-  type BodyOf,
-  type Caste,
-  type Entry,
-  type FactEntry,
-  type SpeciesBelief,
-} from '../log';
+import { CASTES, effectiveEntries, type Entry, type FactEntry } from '../log';
 import { MILESTONES, type Milestone } from '../species';
-import { batchesOf, type Batch, type Observation } from './batches';
-import { contradictionsIn, type Contradiction } from './contradictions';
-import type { FounderEvidence } from './founder';
-import { fullCount, vanishedBetween, type FullCount, type Vanished } from './vanished';
+import { batchesOf, type Observation } from './batches';
+import { contradictionsIn } from './contradictions';
+import { byMilestone, emptyLedger, noAppearance, type Disturbance, type QueenLedger } from './queen-ledger';
+import { fullCount, vanishedBetween } from './vanished';
 
 /** A clock may run a little ahead of another; more than this is a wrong date. */
 const CLOCK_TOLERANCE_DAYS = 10 / 1440;
-
-/** The last count of one stage: what was seen, when, and which entry says so. */
-export interface LastCount {
-  range: CountRange;
-  at: Instant;
-  entryId: string;
-}
-
-/** When a stage was first there, in the present attempt at a first brood. */
-export interface Appearance {
-  interval: Interval;
-  /** Entries that bound it. */
-  afterEntry: string | null;
-  byEntry: string | null;
-  /** Not seen itself: a later stage was, so it must have been there. */
-  implied: boolean;
-  /** Looks that counted none of it before it appeared, oldest first. */
-  absentAt: Instant[];
-}
-
-export const DISTURBANCES = ['intake', 'look', 'feed', 'move', 'knock', 'health'] as const;
-export type Disturbance = (typeof DISTURBANCES)[number];
-
-/** What is known of one queen from her log alone. Derived, never stored. */
-export interface QueenLedger {
-  queenId: string;
-  intake: {
-    entryId: string;
-    at: Instant;
-    /** Not before this moment, when the day is not known for sure. */
-    earliest: Instant | null;
-    found: BodyOf<'intake'>['found'];
-    wings: BodyOf<'intake'>['wings'];
-    queens: number;
-  } | null;
-  species: SpeciesBelief | null;
-  loss: {
-    entryId: string;
-    at: Instant;
-    how: BodyOf<'loss'>['how'];
-    cause: BodyOf<'loss'>['cause'];
-    /** How sure the keeper is of the cause; null when nothing was said. */
-    certainty: NonNullable<BodyOf<'loss'>['certainty']> | null;
-    /** Her workers and brood live on. */
-    orphans: boolean;
-  } | null;
-  counts: Record<Milestone, LastCount | null>;
-  appearances: Record<Milestone, Appearance>;
-  /** Clutches told apart by their timing, oldest first; none while there are no eggs. */
-  batches: Batch[];
-  /** Workers of a kind and winged young: when first there, and how many at last count. */
-  castes: Record<Caste, { first: Interval; last: LastCount } | null>;
-  /** Workers found dead so far. */
-  deadWorkers: CountRange;
-  pupaeIn: NonNullable<BodyOf<'look'>['pupaeIn']> | null;
-  /** Queens at the last look that counted them. */
-  queensSeen: { n: number; at: Instant; entryId: string } | null;
-  /** Times at which all brood was gone although no worker had come: eaten, or died. */
-  broodLost: { interval: Interval; entryId: string }[];
-  /** Brood that was eaten or died between two full counts, oldest first. */
-  vanished: Vanished[];
-  /** The last look that counted every stage. */
-  lastFull: FullCount | null;
-  looksSpent: number;
-  lastLook: { at: Instant; entryId: string } | null;
-  /** Whole and part days since the last look, feed or move; null before intake. */
-  daysSinceDisturbed: number | null;
-  lastDisturbed: { at: Instant; entryId: string } | null;
-  /** Every look, feed, move, knock and taking in, oldest first. */
-  disturbances: { kind: Disturbance; at: Instant; entryId: string }[];
-  /** Water lines read, oldest first, mm from the closed end. */
-  waterReadings: { at: Instant; mm: number; entryId: string }[];
-  wetFront: { value: NonNullable<BodyOf<'look'>['wetFront']>; at: Instant; entryId: string } | null;
-  mould: { value: NonNullable<BodyOf<'look'>['mould']>; at: Instant; entryId: string } | null;
-  queenSeen: { at: Instant; atMm: number | null; entryId: string } | null;
-  lastFeed: {
-    at: Instant;
-    food: BodyOf<'feed'>['food'];
-    outcome: BodyOf<'feed'>['outcome'];
-    entryId: string;
-  } | null;
-  /** Places she was carried to after the first, oldest first. */
-  moves: { at: Instant; placeId: string; entryId: string }[];
-  /** What was found when she was last looked over; quarantine until then, null when none stands. */
-  health: {
-    findings: BodyOf<'health'>['findings'];
-    quarantineUntil: Instant | null;
-    at: Instant;
-    entryId: string;
-  } | null;
-  /** A drop set before her at intake, and when it was gone or taken out. */
-  welcomeDrop: { at: Instant; entryId: string; goneAt: Instant | null } | null;
-  /** Seen of her, that tells what kind of founder she is; without what her species says. */
-  founderSigns: (Exclude<FounderEvidence, { kind: 'species' }> & { entryId: string })[];
-  /** The keeper chose to leave her alone until then. */
-  restUntil: { until: Instant; entryId: string } | null;
-  contradictions: Contradiction[];
-}
 
 /**
  * Folds log entries into what is known of each queen now. Amendments are applied; order of the entries does not matter.
@@ -157,53 +50,6 @@ export function ledger(entries: readonly Entry[], now: Instant): Record<string, 
     finish(one, now);
   }
   return byQueen;
-}
-
-const noAppearance = (): Appearance => ({
-  interval: { after: null, by: null },
-  afterEntry: null,
-  byEntry: null,
-  implied: false,
-  absentAt: [],
-});
-
-const byMilestone = <T>(make: (m: Milestone) => T): Record<Milestone, T> =>
-  Object.fromEntries(MILESTONES.map((m) => [m, make(m)])) as Record<Milestone, T>;
-
-/** The ledger of a queen about whom nothing is written yet. */
-export function emptyLedger(queenId: string): QueenLedger {
-  return {
-    queenId,
-    intake: null,
-    species: null,
-    loss: null,
-    counts: byMilestone(() => null),
-    appearances: byMilestone(noAppearance),
-    batches: [],
-    castes: { callows: null, majors: null, repletes: null, alates: null },
-    deadWorkers: { low: 0, high: 0 },
-    pupaeIn: null,
-    queensSeen: null,
-    broodLost: [],
-    vanished: [],
-    lastFull: null,
-    looksSpent: 0,
-    lastLook: null,
-    daysSinceDisturbed: null,
-    lastDisturbed: null,
-    disturbances: [],
-    waterReadings: [],
-    wetFront: null,
-    mould: null,
-    queenSeen: null,
-    lastFeed: null,
-    moves: [],
-    health: null,
-    welcomeDrop: null,
-    founderSigns: [],
-    restUntil: null,
-    contradictions: [],
-  };
 }
 
 function fold(one: QueenLedger, entry: FactEntry, observations: Observation[]): void {

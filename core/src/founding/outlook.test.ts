@@ -4,7 +4,8 @@ import { SPECIES, speciesProfile } from '../species';
 import type { Entry } from '../log';
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
 import { SOFT_DAYS } from './detection';
-import { ledger, type QueenLedger } from './ledger';
+import { ledger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import { lateCatch } from './late-catch';
 import { eventDays, outlook, type Outlook, type OutlookEvent } from './outlook';
 

@@ -10,7 +10,7 @@ import {
   type Instant,
 } from '../quantity';
 import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../species';
-import type { QueenLedger } from './ledger';
+import type { QueenLedger } from './queen-ledger';
 import { lateCatch, type Hemisphere } from './late-catch';
 import { boundsOf, drawAll } from './draws';
 import { laterBatches, type Likely, type Part } from './later-batches';

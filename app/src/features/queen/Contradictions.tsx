@@ -55,7 +55,6 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
       <Words kind="small" style={styles.says}>{`${letter}: ${reading.says}`}</Words>
       <Button
         mode="outlined"
-        compact
         onPress={amend}
         accessibilityLabel={`${entry.kind === 'look' || entry.kind === 'intake' ? 'Amend' : 'Withdraw'} ${named}`}
       >

@@ -2,6 +2,7 @@ import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
 import {
   byUrgency,
   DEFAULT_SETTINGS,
+  growingHemisphere,
   queenView,
   shelfRow,
   SPECIES,
@@ -21,6 +22,12 @@ import { themeOf } from '@/theme/theme';
 jest.setTimeout(90_000);
 // that it comes is asked here, not how soon: a second is little on a busy machine
 configure({ asyncUtilTimeout: 20_000 });
+
+/** Whatever the day on which the tests run, it is spring or summer. */
+export const SETTINGS = {
+  ...DEFAULT_SETTINGS,
+  hemisphere: growingHemisphere(new Date().toISOString()),
+};
 
 /** A server of a few queens, made of plain functions: answers what the application asks, and keeps what it sends. */
 export class PretendServer {
@@ -53,16 +60,15 @@ export class PretendServer {
 
   private read(path: string): unknown {
     const now = new Date().toISOString();
-    const views = () =>
-      this.queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now));
+    const views = () => this.queens.map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
     if (path === '/species') return { species: SPECIES };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
-    if (path === '/settings') return DEFAULT_SETTINGS;
+    if (path === '/settings') return SETTINGS;
     if (path === '/stock') return { levels: this.stock, plan: null };
     const facts = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!facts) return null;
-    const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 300 });
+    const view = queenView(facts, SETTINGS, now, { draws: 300 });
     return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
   }
 
@@ -104,7 +110,7 @@ export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = 
     at,
     found: 'walking',
     wings: 'dealate',
-    species: { profileId: 'unknown-tropical', sure: 'likely' },
+    species: { profileId: 'tetramorium-immigrans', sure: 'likely' },
   };
   const entries = [intake, ...bodies].map(
     (b) => ({ ...b, id: v7(), queenId: queen.id, loggedAt: b.at }) as Entry,

@@ -97,7 +97,13 @@ test('only what may be changed about a queen can be', () => {
 test('settings are whole and known', () => {
   expect(settingsSchema.safeParse(DEFAULT_SETTINGS).success).toBe(true);
   expect(settingsSchema.safeParse({ ...DEFAULT_SETTINGS, lookingSchool: 'hourly' }).success).toBe(false);
-  expect(settingsSchema.safeParse({ lookingSchool: 'weekly' }).success).toBe(false);
+  expect(settingsSchema.safeParse({ ...DEFAULT_SETTINGS, zone: 'Middle/Earth' }).success).toBe(false);
+  expect(settingsSchema.safeParse({ ...DEFAULT_SETTINGS, colour: 'red' }).success).toBe(false);
+  // what an older version did not ask is filled in
+  expect(settingsSchema.parse({ lookingSchool: 'weekly' })).toEqual({
+    ...DEFAULT_SETTINGS,
+    lookingSchool: 'weekly',
+  });
 });
 
 test('an error has a code and a sentence', () => {

@@ -3,13 +3,12 @@ import {
   OUTLOOK_EVENTS,
   PRESSURES,
   queenSchema,
-  TASKS,
   tubeSchema,
   type ShelfRow,
 } from '@gentle-burrow/core';
 import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
-import { lastCount } from './view';
+import { askSchema, lastCount } from './view';
 
 export const shelfRowSchema = z.object({
   queen: queenSchema,
@@ -37,16 +36,7 @@ export const shelfRowSchema = z.object({
       ended: z.object({ at: instant, how: z.enum(LOSS_WAYS) }).nullable(),
     })
     .nullable(),
-  due: z.array(
-    z.object({
-      task: z.enum(TASKS),
-      notBefore: instant,
-      best: instant,
-      notAfter: instant,
-      says: phraseSchema,
-      timer: z.boolean(),
-    }),
-  ),
+  due: z.array(askSchema),
 }) satisfies z.ZodType<ShelfRow>;
 
 export const shelfSchema = z.object({ at: instant, rows: z.array(shelfRowSchema) });

@@ -31,7 +31,11 @@ export const speciesProfileSchema = z.object({
   pupae: figure(z.enum(['naked', 'in cocoons', 'unknown'])),
   firstBatch: figure(span),
   winters: figure(z.boolean()),
+  inTheCold: figure(z.enum(['rests', 'active'])),
+  flightMonths: figure(z.array(z.number().int()).readonly()),
+  diet: figure(z.enum(['omnivore', 'harvester'])),
   stages: z.object({ laying: stage, egg: stage, larva: stage, pupa: stage }),
+  slowLaying: figure(z.object({ share: z.number(), times: z.number() })),
   queenLogSpread: figure(z.number()),
   cautions: z.array(z.string()),
 }) satisfies z.ZodType<SpeciesProfile>;

@@ -1,5 +1,8 @@
 import {
   CERTAINTIES,
+  FEED_SPOTS,
+  FEED_WAYS,
+  FOODS,
   FINDINGS,
   FOUND_HOW,
   SHAPES,
@@ -9,6 +12,8 @@ import {
   MOULDS,
   OUTLOOK_EVENTS,
   PRESSURES,
+  TASKS,
+  VERDICT_IDS,
   PUPAE_IN,
   speciesBeliefSchema,
   WET_FRONTS,
@@ -54,6 +59,7 @@ const founderBeliefSchema = z.object({
           kind: z.literal('species'),
           founder: founderKinds,
           weight: z.number(),
+          sure: z.enum(CERTAINTIES).optional(),
           source: z.string(),
           entryId: id.optional(),
         }),
@@ -110,8 +116,19 @@ export const ledgerSchema = z.object({
   castes: z.object({ callows: caste, majors: caste, repletes: caste, alates: caste }),
   deadWorkers: countRange,
   pupaeIn: z.enum(PUPAE_IN).nullable(),
+  workerLook: z
+    .object({
+      at: instant,
+      entryId: id,
+      before: lastCount.nullable(),
+      workers: countRange.nullable(),
+      dead: countRange.nullable(),
+    })
+    .nullable(),
+  queenMissing: z.array(z.object({ at: instant, entryId: id })),
+  eggsUnclear: z.object({ at: instant, entryId: id, eggsAt: instant }).nullable(),
   queensSeen: z.object({ n: z.number().int(), at: instant, entryId: id }).nullable(),
-  broodLost: z.array(z.object({ interval: intervalSchema, entryId: id })),
+  broodLost: z.array(z.object({ interval: intervalSchema, what: z.enum(['eggs', 'brood']), entryId: id })),
   vanished: z.array(
     z.object({
       low: z.number().int(),
@@ -130,17 +147,23 @@ export const ledgerSchema = z.object({
   lastDisturbed: z.object({ at: instant, entryId: id }).nullable(),
   disturbances: z.array(z.object({ kind: z.enum(DISTURBANCES), at: instant, entryId: id })),
   waterReadings: z.array(z.object({ at: instant, mm: z.number(), entryId: id })),
-  wetFront: z.object({ value: z.enum(WET_FRONTS), at: instant, entryId: id }).nullable(),
-  mould: z.object({ value: z.enum(MOULDS), at: instant, entryId: id }).nullable(),
+  wetFront: z.object({ value: z.enum(WET_FRONTS), at: instant, since: instant, entryId: id }).nullable(),
+  mould: z.object({ value: z.enum(MOULDS), at: instant, since: instant, entryId: id }).nullable(),
   queenSeen: z.object({ at: instant, atMm: z.number().nullable(), entryId: id }).nullable(),
-  lastFeed: z
-    .object({
-      at: instant,
-      food: z.enum(['sugar', 'protein', 'both']),
-      outcome: z.enum(['offered', 'taken', 'left', 'removed']),
+  offers: z.array(
+    z.object({
       entryId: id,
-    })
-    .nullable(),
+      at: instant,
+      food: z.enum(FOODS),
+      spot: z.enum(FEED_SPOTS).nullable(),
+      way: z.enum(FEED_WAYS).nullable(),
+      outcome: z.enum(['open', 'taken', 'left', 'removed']),
+      refused: z.boolean(),
+      seen: z.object({ at: instant, entryId: id }).nullable(),
+      workersThere: z.boolean(),
+      rushed: z.boolean(),
+    }),
+  ),
   moves: z.array(z.object({ at: instant, placeId: id, entryId: id })),
   health: z
     .object({
@@ -150,7 +173,7 @@ export const ledgerSchema = z.object({
       entryId: id,
     })
     .nullable(),
-  welcomeDrop: z.object({ at: instant, entryId: id, goneAt: instant.nullable() }).nullable(),
+  welcomeDrop: z.object({ at: instant, entryId: id }).nullable(),
   founderSigns: z.array(founderSign(id)),
   restUntil: z.object({ until: instant, entryId: id }).nullable(),
   contradictions: z.array(
@@ -184,6 +207,9 @@ export const outlookSchema = z.object({
     .nullable(),
   next: z.enum(OUTLOOK_EVENTS).nullable(),
   stillWithout: z.number().nullable(),
+  neverLays: z.number(),
+  wintersFirst: z.number(),
+  found: z.number(),
   effectiveDraws: z.number(),
   strained: z.number(),
 });
@@ -193,23 +219,35 @@ const criterion = z.object({
   says: phraseSchema,
   state: z.enum(['met', 'unmet', 'unknown']),
   evidence: z.array(id),
-  margin: z.object({ value: z.number(), unit: z.enum(['days', '°C', 'share']) }).nullable(),
+  margin: z.object({ value: z.number(), unit: z.enum(['days', '°C', 'share', 'workers']) }).nullable(),
   source: z.string(),
   settles: z.string().optional(),
 });
 
+export const askSchema = z.object({
+  task: z.enum(TASKS),
+  notBefore: instant,
+  best: instant,
+  notAfter: instant,
+  obligatory: z.boolean(),
+  says: phraseSchema,
+  timer: z.boolean(),
+});
+
 const verdict = z.object({
-  id: z.enum(['look', 'late', 'water', 'food', 'health', 'silence']),
+  id: z.enum(VERDICT_IDS),
   question: z.string(),
   answer: z.string(),
   says: phraseSchema,
   pressure: z.enum(PRESSURES),
   until: instant.nullable(),
   school: z.string().nullable(),
-  criteria: z.array(criterion),
+  criteria: z.array(criterion).readonly(),
   others: z
     .array(z.object({ school: z.string(), name: z.string(), answer: z.string(), until: instant.nullable() }))
     .readonly(),
+  notice: z.boolean(),
+  asks: z.array(askSchema).readonly(),
 });
 
 export const counselSchema = z.object({
@@ -217,7 +255,8 @@ export const counselSchema = z.object({
   pressure: z.enum(PRESSURES),
   restUntil: instant.nullable(),
   verdicts: z.array(verdict),
-  reservoir: z.object({
+  due: z.array(askSchema),
+  water: z.object({
     lossMlPerDay: band,
     leftMl: z.number(),
     lineMm: z.number(),
@@ -225,15 +264,15 @@ export const counselSchema = z.object({
     dryAt: instantBand,
     readings: z.number().int(),
   }),
-  budget: z.object({
-    allowed: z.number().nullable(),
+  peace: z.object({
     spent: z.number(),
-    left: z.number().nullable(),
+    allowed: z.number().nullable(),
     nextFree: instant.nullable(),
-    bits: z.number(),
-    waterBits: z.number(),
-    lineErrorMm: z.number(),
-    chance: z.number().nullable(),
+    perWeek: z.number(),
+    looks: z.number().int(),
+    restless: z.boolean(),
+    lastAt: instant.nullable(),
+    evidence: z.array(id),
   }),
 });
 

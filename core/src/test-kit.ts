@@ -1,5 +1,9 @@
+import { caseOf, counsel, type Case, type CaseInput } from './care';
+import { placeSchema, tubeSchema, type LookingSchoolId } from './facts';
+import { emptyLedger, founderBelief, ledger, outlook } from './founding';
+import { entrySchema, type Entry, type EntryBody } from './log';
 import { addDays, type Instant } from './quantity';
-import { entrySchema, tubeSchema, type Entry, type EntryBody } from './log';
+import { speciesProfile } from './species';
 
 /** Helpers for tests: a small log written by hand. */
 export const QUEEN = '018f0000-0000-7000-8000-000000000001';
@@ -56,3 +60,53 @@ export const TUBE = tubeSchema.parse({
   plugs: { innerMm: 15, outerMm: 15 },
   setUpAt: DAY_ZERO,
 });
+
+export const SHELF = { id: testId(), name: 'Shelf', tempC: 25, roomRelHumidity: 0.5, winter: null };
+
+export interface Told {
+  school?: LookingSchoolId;
+  species?: string;
+  place?: object;
+  tube?: CaseInput['tube'];
+}
+
+/** What a case is made from, for a log on a day. */
+export function inputOf(
+  entries: Entry[],
+  onDay: number,
+  { school = 'fortnightly', species = 'tetramorium-immigrans', place = {}, tube = TUBE }: Told = {},
+): CaseInput {
+  const profile = speciesProfile(species);
+  const now = day(onDay);
+  const known = ledger(entries, now)[QUEEN] ?? emptyLedger(QUEEN);
+  const where = placeSchema.parse({ ...SHELF, ...place });
+  const founder = founderBelief([
+    { kind: 'species', founder: profile.founder.value, weight: 1, source: 'test' },
+    ...known.founderSigns,
+  ]);
+  return {
+    profile,
+    ledger: known,
+    outlook: outlook(profile, known, where.tempC, now, { draws: 1500, seed: 3 }),
+    founder,
+    tube,
+    place: where,
+    lookingSchool: school,
+    now,
+  };
+}
+
+export const caseAt = (entries: Entry[], onDay: number, told: Told = {}): Case =>
+  caseOf(inputOf(entries, onDay, told));
+
+/** Counsel for a log on a day, with its verdicts by name. */
+export function advise(entries: Entry[], onDay: number, told: Told = {}) {
+  const input = inputOf(entries, onDay, told);
+  const given = counsel(input);
+  const verdict = (id: string) => {
+    const found = given.verdicts.find((v) => v.id === id);
+    if (!found) throw new Error(`no ${id}`);
+    return found;
+  };
+  return { ...given, verdict, ahead: input.outlook as NonNullable<CaseInput['outlook']> };
+}

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { addDays, speciesProfile, type Milestone } from '@gentle-burrow/core';
-import { plainGenerator, simulateQueen } from '../../core/src/simulated-queens';
+import { plainGenerator, simulateQueen } from '../../core/src/world/simulated-queens';
 import { countBrood, expect, seriousFaults, test, type Burrow, type Counts } from '../burrow';
 
 interface Detail {

@@ -29,7 +29,7 @@ test('visits as a calendar that others can read; what moves keeps its UID', asyn
   (semi.intake as { species: object }).species = { profileId: 'manica-rubida', sure: 'certain' };
   await server.store.write([...factsOf(newQueen('T1', 3)), ...factsOf(semi)]);
   const first = await events();
-  expect(first.map((e) => e.summary).join()).toMatch(/M1: Sugar and a tiny piece/);
+  expect(first.map((e) => e.summary).join()).toMatch(/M1: Offer sugar and a tiny piece/);
   expect(first.map((e) => e.summary).join()).toMatch(/T1: One short look/);
   expect(new Set(first.map((e) => e.uid)).size).toBe(first.length);
   expect(first.every((e) => e.allDay)).toBe(true);

@@ -14,7 +14,7 @@ class NearWorker {
   postMessage({ id, facts, settings, now }: ProjectionAsk): void {
     const view = queenView(facts, settings, now, { draws: 300 });
     setTimeout(
-      () => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view, new Date().toISOString()) } }),
+      () => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view) } }),
       0,
     );
   }

@@ -23,6 +23,7 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { v7 } from 'uuid';
+import { showDatesIn } from '@/ui/dates';
 import { call } from './network';
 import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox';
 import { newQueensIn, queenIdOf, withPending } from './pending';
@@ -91,8 +92,20 @@ export function useSettings(): KeeperSettings {
   const { data } = useQuery({ queryKey: KEYS.settings, queryFn: () => call<KeeperSettings>('/settings') });
   return useMemo(() => {
     const waiting = items.flatMap((i) => (i.out.what === 'settings' ? [i.out.settings] : []));
-    return waiting[waiting.length - 1] ?? data ?? DEFAULT_SETTINGS;
+    const settings = waiting[waiting.length - 1] ?? data ?? DEFAULT_SETTINGS;
+    showDatesIn(settings.zone ?? null);
+    return settings;
   }, [data, items]);
+}
+
+/** Whether the keeper's settings are known, or nobody can tell them: until then nothing may be decided over them. */
+export function useSettingsKnown(): boolean {
+  const items = useOutbox();
+  const { data, isError } = useQuery({
+    queryKey: KEYS.settings,
+    queryFn: () => call<KeeperSettings>('/settings'),
+  });
+  return data !== undefined || isError || items.some((i) => i.out.what === 'settings');
 }
 
 const queenQuery = (id: string) => ({
@@ -103,7 +116,7 @@ const queenQuery = (id: string) => ({
 export interface ShownQueen {
   facts: QueenFacts;
   view: QueenView;
-  /** What all queens say of the kinds she may be. */
+  /** What the others say of the kinds she may be. */
   learned: Learned;
   /** Something about her has not been sent yet. */
   waiting: boolean;

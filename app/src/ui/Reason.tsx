@@ -1,4 +1,4 @@
-import type { Criterion, Entry } from '@gentle-burrow/core';
+import { counted, type Criterion, type Entry } from '@gentle-burrow/core';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
@@ -50,9 +50,11 @@ function marginText({ margin, state }: Criterion): string | null {
   if (!margin || state === 'unknown') return null;
   const size = Math.abs(margin.value);
   const side = margin.value >= 0 ? 'to spare' : 'short';
-  if (margin.unit === 'days') return `${size < 1 ? 'less than a day' : `${Math.round(size)} days`} ${side}`;
+  if (margin.unit === 'days')
+    return `${size < 1 ? 'less than a day' : counted(Math.round(size), 'day')} ${side}`;
   if (margin.unit === '°C') return `${Math.round(size * 10) / 10} degrees ${side}`;
-  return `${Math.round(size * 100)} points ${side}`;
+  if (margin.unit === 'workers') return `${counted(Math.round(size), 'worker')} ${side}`;
+  return null;
 }
 
 const styles = StyleSheet.create({

@@ -33,7 +33,7 @@ describe('days in words', () => {
       bandText({ p10: p10 && at(p10), p50: p50 && at(p50), p90: p90 && at(p90) }, NOW);
     expect(band('2026-06-12', '2026-06-15', '2026-06-20')).toBe('between 12 and 20 Jun');
     expect(band('2026-06-02', '2026-06-12', '2026-06-20')).toBe('any day until 20 Jun');
-    expect(band('2026-06-02', '2026-06-04', '2026-06-08')).toBe('any day now');
+    expect(band('2026-06-02', '2026-06-04', '2026-06-08')).toBe('probably there by now');
     expect(band('2026-07-02', '2026-08-04', null)).toBe('from 2 Jul on, perhaps much later');
     expect(band(null, null, null)).toBe('not at this warmth');
   });

@@ -1,17 +1,32 @@
+import { TZDate } from '@date-fns/tz';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';
 import { isSameYear } from 'date-fns/isSameYear';
 import type { Band, Instant, Interval } from '@gentle-burrow/core';
 
+let zone: string | null = null;
+
+/** The keeper's time zone, for every date that is shown; null is that of the device. */
+export function showDatesIn(keepers: string | null): void {
+  zone = keepers;
+}
+
+/** The keeper's zone now: as set, or that of the device. */
+export const zoneNow = (): string => zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** A moment whose day, month and year are those of the keeper's zone. */
+const keepers = (at: Instant | Date): Date =>
+  zone === null ? new Date(at) : new TZDate(new Date(at).getTime(), zone);
+
 /** "3 Jun", with the year when it is not this one. */
 export function dayText(at: Instant, now = new Date()): string {
-  const date = new Date(at);
-  return format(date, isSameYear(date, now) ? 'd MMM' : 'd MMM yyyy');
+  const date = keepers(at);
+  return format(date, isSameYear(date, keepers(now)) ? 'd MMM' : 'd MMM yyyy');
 }
 
 /** "today", "yesterday", "in 3 days", "12 days ago"; the date itself beyond two weeks. */
 export function nearText(at: Instant, now = new Date()): string {
-  const days = differenceInCalendarDays(new Date(at), now);
+  const days = differenceInCalendarDays(keepers(at), keepers(now));
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
@@ -22,7 +37,7 @@ export function nearText(at: Instant, now = new Date()): string {
 
 /** "between 3 and 9 Jun", "between 28 May and 3 Jun". */
 export function spanText(from: Instant, to: Instant, now = new Date()): string {
-  const [a, b] = [new Date(from), new Date(to)];
+  const [a, b] = [keepers(from), keepers(to)];
   if (dayText(from, now) === dayText(to, now)) return `on ${dayText(to, now)}`;
   const short = format(a, 'MMM yyyy') === format(b, 'MMM yyyy') ? format(a, 'd') : dayText(from, now);
   return `between ${short} and ${dayText(to, now)}`;
@@ -38,7 +53,7 @@ export function bandText({ p10, p50, p90 }: Band<Instant | null>, now = new Date
   if (p50 === null) return 'not at this warmth';
   const past = (at: Instant) => new Date(at) < now;
   if (p10 === null || p90 === null) return `from ${dayText(p10 ?? p50, now)} on, perhaps much later`;
-  if (past(p90)) return 'any day now';
+  if (past(p90)) return 'probably there by now';
   if (past(p10)) return `any day until ${dayText(p90, now)}`;
   return spanText(p10, p90, now);
 }

@@ -19,5 +19,5 @@ export interface ProjectionAsk {
 self.onmessage = (event: MessageEvent<ProjectionAsk>) => {
   const { id, facts, settings, now, learned } = event.data;
   const view = queenView(facts, settings, now, { learned });
-  self.postMessage({ id, view, row: shelfRow(facts, view, now) });
+  self.postMessage({ id, view, row: shelfRow(facts, view) });
 };

@@ -1,4 +1,16 @@
-import { DAY_MS, instantOf, msOf, need, type Instant } from '../quantity';
+import {
+  addCalendarDays,
+  DAY_MS,
+  dayOf,
+  msOf,
+  need,
+  startOfDay,
+  UTC,
+  weekdayOf,
+  type CalendarDay,
+  type Instant,
+  type Zone,
+} from '../quantity';
 
 /** Something due at one tube: not before, best, not after. */
 export interface Window {
@@ -21,11 +33,13 @@ export interface KeeperCalendar {
   from: Instant;
   /** How many days are planned. */
   days: number;
+  /** Where the keeper's days begin; UTC when not given. */
+  zone?: Zone;
 }
 
 export interface Visit {
-  /** Calendar day, yyyy-mm-dd (UTC). */
-  day: string;
+  /** The keeper's calendar day, yyyy-mm-dd. */
+  day: CalendarDay;
   /** What is done then, tube by tube. */
   windows: Window[];
 }
@@ -56,9 +70,8 @@ export function planVisits(windows: readonly Window[], calendar: KeeperCalendar)
     'days',
     `The number of days to plan (${calendar.days}) must be a whole number between 1 and 1,000.`,
   );
-  const zero = Math.floor(msOf(calendar.from) / DAY_MS);
-  const free = freeDays(calendar, zero);
-  const dayOf = (at: Instant) => Math.floor(msOf(at) / DAY_MS) - zero;
+  const { names, numberOf } = daysAhead(calendar);
+  const free = freeDays(calendar, names);
   const tubes = new Map<string, Span[]>();
   const unmet: Window[] = [];
   for (const w of windows) {
@@ -69,9 +82,9 @@ export function planVisits(windows: readonly Window[], calendar: KeeperCalendar)
     );
     const span = {
       window: w,
-      from: Math.max(0, dayOf(w.notBefore)),
-      to: dayOf(w.notAfter),
-      best: dayOf(w.best),
+      from: Math.max(0, numberOf(w.notBefore)),
+      to: numberOf(w.notAfter),
+      best: numberOf(w.best),
     };
     if (!free.some((d) => d >= span.from && d <= span.to)) {
       // what begins beyond the days planned is planned later; all else is told
@@ -100,7 +113,7 @@ export function planVisits(windows: readonly Window[], calendar: KeeperCalendar)
     }
     if (!changed) break;
   }
-  return { ...gather(tubes, chosen, zero), unmet };
+  return { ...gather(tubes, chosen, names), unmet };
 }
 
 interface Span {
@@ -112,15 +125,33 @@ interface Span {
 
 const slack = (spans: readonly Span[]): number => Math.min(...spans.map((s) => s.to - s.from));
 
-function freeDays({ weekdays, absences, days }: KeeperCalendar, zero: number): number[] {
-  return Array.from({ length: days }, (_, d) => d).filter((d) => {
-    const at = instantOf((zero + d) * DAY_MS);
-    const day = at.slice(0, 10);
-    const weekday = new Date(at).getUTCDay();
-    return (
-      (weekdays.length === 0 || weekdays.includes(weekday)) &&
-      !absences.some((a) => day >= a.from && day <= a.to)
-    );
+/** The days that are planned, by number, and the number of the day on which a moment falls. */
+function daysAhead({ from, days, zone = UTC }: KeeperCalendar) {
+  const first = dayOf(from, zone);
+  const names = Array.from({ length: days }, (_, d) => addCalendarDays(first, d));
+  // asked for every window: a day is found among the beginnings of days, not by the calendar
+  const starts = [...names, addCalendarDays(first, days)].map((day) => msOf(startOfDay(day, zone)));
+  const numberOf = (at: Instant): number => {
+    const ms = msOf(at);
+    const [begin, end] = [starts[0] as number, starts[days] as number];
+    if (ms < begin) return Math.floor((ms - begin) / DAY_MS);
+    if (ms >= end) return days + Math.floor((ms - end) / DAY_MS);
+    let low = 0;
+    let high = days - 1;
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if ((starts[middle] as number) <= ms) low = middle;
+      else high = middle - 1;
+    }
+    return low;
+  };
+  return { names, numberOf };
+}
+
+function freeDays({ weekdays, absences }: KeeperCalendar, names: readonly CalendarDay[]): number[] {
+  return names.flatMap((day, d) => {
+    const comes = weekdays.length === 0 || weekdays.includes(weekdayOf(day));
+    return comes && !absences.some((a) => day >= a.from && day <= a.to) ? [d] : [];
   });
 }
 
@@ -173,7 +204,11 @@ function strayed(spans: readonly Span[], there: number, here: number): number {
   return sum;
 }
 
-function gather(tubes: ReadonlyMap<string, Span[]>, chosen: ReadonlyMap<string, number[]>, zero: number) {
+function gather(
+  tubes: ReadonlyMap<string, Span[]>,
+  chosen: ReadonlyMap<string, number[]>,
+  names: readonly CalendarDay[],
+) {
   const byDay = new Map<number, Window[]>();
   let openings = 0;
   for (const [home, spans] of tubes) {
@@ -192,6 +227,6 @@ function gather(tubes: ReadonlyMap<string, Span[]>, chosen: ReadonlyMap<string, 
   }
   const visits = [...byDay.entries()]
     .sort(([a], [b]) => a - b)
-    .map(([day, windows]): Visit => ({ day: instantOf((zero + day) * DAY_MS).slice(0, 10), windows }));
+    .map(([day, windows]): Visit => ({ day: names[day] as CalendarDay, windows }));
   return { visits, openings };
 }

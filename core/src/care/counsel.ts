@@ -1,113 +1,137 @@
-import { msOf, phrase, type Instant, type Phrase } from '../quantity';
-import type { LookingSchoolId, Place, TubeHome } from '../log';
-import {
-  founderBelief,
-  temperatureAt,
-  type FounderBelief,
-  type Outlook,
-  type QueenLedger,
-  type Temperature,
-} from '../founding';
-import type { SpeciesProfile } from '../species';
-import { reservoirBand, type Reservoir } from '../tube';
-import { needsFood } from './feeding';
-import { isHealthy } from './health';
-import { isLate } from './lateness';
-import { lookingBudget, type LookingBudget } from './budget';
-import { lookingSchool, mayLook } from './looking';
-import { weighSilence, whySilent } from './silence';
-import { PRESSURES, type Pressure, type Verdict } from './verdict';
-import { reasonToLook, tubeHolds } from './watering';
-
-export interface CounselInput {
-  profile: SpeciesProfile;
-  ledger: QueenLedger;
-  /** Null for a social parasite: no founding plan is pretended. */
-  outlook: Outlook | null;
-  /** What kind of founder she is held to be; by her profile alone when not given. */
-  founder?: FounderBelief;
-  tube: TubeHome;
-  place: Place;
-  lookingSchool: LookingSchoolId;
-  now: Instant;
-}
+import type { QueenLedger } from '../founding';
+import { earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import { EVENT_WORDS } from '../words';
+import { caseOf, type Case, type CaseInput } from './case';
+import type { Peace } from './disturbance';
+import { RULES } from './rules';
+import { pressureRank, READING_ORDER, VERDICT_IDS, type Ask, type Pressure, type Verdict } from './verdict';
+import type { Reservoir } from '../tube';
 
 /** What to do with one queen, and why. */
 export interface Counsel {
   /** The one sentence: what next, mostly nothing until a date. */
   next: Phrase;
   pressure: Pressure;
-  /** Nothing needs the keeper before this moment; null when something does now, or nothing ever will. */
+  /**
+   * Nothing needs the keeper before this moment: the first on which anything must be done, or a look is free again. Null
+   * when something presses now, or nothing ever will.
+   */
   restUntil: Instant | null;
+  /** What presses first, the gravest before all; then the rest in the order in which it is read. */
   verdicts: Verdict[];
-  reservoir: Reservoir;
-  budget: LookingBudget;
-}
-
-/** A place's warmth over time: steady, or cold until the winter ends. */
-export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {
-  if (!place.winter) return place.tempC;
-  return {
-    steps: [
-      { from: '1970-01-01T00:00:00.000Z', tempC: place.tempC },
-      { from: place.winter.until, tempC: place.winter.thenTempC },
-    ],
-  };
+  /** The windows of all deeds that the verdicts ask for. */
+  due: Ask[];
+  water: Reservoir;
+  peace: Peace;
 }
 
 /**
- * Judges one queen: may I look, is she late, does her tube hold, does she need food. Each verdict is a list of criteria
- * with evidence, margin and who says so; the pressing one becomes the next step.
+ * Judges one queen. Every rule looks at the same case; headline, pressure, rest and windows all follow from the one list
+ * of verdicts.
  * @throws InputError when the tube or its readings cannot be
  */
-export function counsel(input: CounselInput): Counsel {
-  const { profile, ledger: known, outlook: ahead, tube, place, now } = input;
-  const tempC = temperatureAt(placeTemperature(place), now);
-  const start = { at: tube.setUpAt, mm: tube.waterLineMm };
-  const later = known.waterReadings.filter((r) => msOf(r.at) > msOf(start.at) && r.mm <= tube.lengthMm);
-  const reservoir = reservoirBand(
-    tube,
-    [start, ...later],
-    { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs },
-    now,
-  );
-  const budget = lookingBudget(known, ahead, lookingSchool(input.lookingSchool), reservoir, now);
-  if (known.loss && !known.loss.orphans)
-    return { next: lossPhrase(known), pressure: 'rest', restUntil: null, verdicts: [], reservoir, budget };
-  const holds = tubeHolds(known, reservoir, now);
-  const food = needsFood(profile, known, input.founder ?? byProfile(profile), now);
-  const health = isHealthy(known, now);
-  if (known.loss) {
-    // workers outlive their queen: they still drink and eat
-    const verdicts = [holds, food, ...(health ? [health] : [])];
-    const step = nextStep(verdicts, null, now);
-    const next = [...orphanPhrase(known.loss.at), ...(step.pressure === 'rest' ? [] : [' ', ...step.next])];
-    return { ...step, next, verdicts, reservoir, budget };
-  }
-  const timely = ahead
-    ? [
-        mayLook(known, ahead, input.lookingSchool, reasonToLook(holds), now),
-        isLate(profile, known, ahead, tempC, now),
-      ]
-    : [];
-  const causes = ahead
-    ? weighSilence(profile, known, ahead, input.founder ?? byProfile(profile), tempC, now)
-    : null;
-  const silence = causes ? [whySilent(causes, now, ahead?.events.eggs.band.p90 ?? null)] : [];
-  // what names its own remedy comes before the question why
-  const verdicts = [...timely, holds, food, ...silence, ...(health ? [health] : [])];
-  return { ...nextStep(verdicts, ahead, now), verdicts, reservoir, budget };
+export function counsel(input: CaseInput): Counsel {
+  const c = caseOf(input);
+  const common = { water: c.water, peace: c.peace };
+  if (c.life === 'gone')
+    return { ...common, next: lossPhrase(c.known), pressure: 'rest', restUntil: null, verdicts: [], due: [] };
+  const verdicts = RULES.flatMap((rule) => rule(c) ?? [])
+    .map((v) => ({ ...v, until: yetToCome(v.until, c.now) }))
+    .sort(asRead);
+  const due = mergedAsks(verdicts);
+  return { ...common, ...headline(c, verdicts, due), verdicts, due };
 }
 
-const byProfile = (profile: SpeciesProfile): FounderBelief =>
-  founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
+const presses = (v: Verdict): boolean => v.id !== 'look' && pressureRank(v.pressure) >= pressureRank('soon');
+
+/** What presses by how much, then by how grave it is; all else as it is read. */
+function asRead(a: Verdict, b: Verdict): number {
+  if (presses(a) !== presses(b)) return presses(a) ? -1 : 1;
+  const order = presses(a) ? VERDICT_IDS : READING_ORDER;
+  return (
+    (presses(a) ? pressureRank(b.pressure) - pressureRank(a.pressure) : 0) ||
+    order.indexOf(a.id) - order.indexOf(b.id)
+  );
+}
+
+/** A day that has passed changes no answer any more. */
+const yetToCome = (until: Instant | null, now: Instant): Instant | null =>
+  until !== null && msOf(until) > msOf(now) ? until : null;
+
+/** One window a task: of two rules that ask for one deed the earlier window holds, and it is obligatory if either is. */
+function mergedAsks(verdicts: readonly Verdict[]): Ask[] {
+  const byTask = new Map<string, Ask>();
+  for (const a of verdicts.flatMap((v) => v.asks)) {
+    const had = byTask.get(a.task);
+    if (!had) byTask.set(a.task, a);
+    else {
+      const first = msOf(a.notAfter) < msOf(had.notAfter) ? a : had;
+      const notBefore = earliest(a.notBefore, had.notBefore) as Instant;
+      byTask.set(a.task, { ...first, notBefore, obligatory: a.obligatory || had.obligatory });
+    }
+  }
+  return [...byTask.values()];
+}
+
+function headline(
+  c: Case,
+  verdicts: readonly Verdict[],
+  due: readonly Ask[],
+): Pick<Counsel, 'next' | 'pressure' | 'restUntil'> {
+  const orphans: Phrase = c.life === 'orphans' && c.known.loss ? [...orphanPhrase(c.known.loss.at), ' '] : [];
+  const grave = (v: Verdict) => VERDICT_IDS.indexOf(v.id);
+  const [first, second] = verdicts.filter(presses);
+  if (first) {
+    // of two that both press now, both are said
+    const also: Phrase =
+      first.pressure === 'now' && second?.pressure === 'now' ? [' Then: ', ...second.says] : [];
+    return { next: [...orphans, ...first.says, ...also], pressure: first.pressure, restUntil: null };
+  }
+  const look = verdicts.find((v) => v.id === 'look');
+  const restUntil = earliest(
+    ...due.filter((a) => a.obligatory).map((a) => a.notBefore),
+    look?.pressure === 'rest' ? look.until : null,
+  );
+  const told = verdicts.filter((v) => v.notice).sort((a, b) => grave(a) - grave(b))[0];
+  const notice: Phrase = told ? [...told.says, ' '] : [];
+  if (look?.pressure === 'soon') return { next: look.says, pressure: 'soon', restUntil: null };
+  if (look?.pressure === 'free') {
+    const says = told ? notice.slice(0, -1) : freePhrase(c, restUntil);
+    return { next: [...orphans, ...says], pressure: 'free', restUntil };
+  }
+  // a notice that names the same day itself needs no second sentence about it
+  const same = told?.says.some((p) => typeof p === 'object' && 'date' in p && p.date === restUntil) ?? false;
+  const rest: Phrase = restUntil
+    ? c.wintering
+      ? phrase`She winters: leave her alone until ${{ date: restUntil }}.`
+      : c.life === 'orphans'
+        ? phrase`Nothing needs you until ${{ date: restUntil }}.`
+        : phrase`Leave her alone until ${{ date: restUntil }}.`
+    : ['Leave her alone.'];
+  return {
+    next: [...orphans, ...(same && told ? told.says : [...notice, ...rest])],
+    pressure: 'rest',
+    restUntil,
+  };
+}
+
+function freePhrase(c: Case, restUntil: Instant | null): Phrase {
+  const next = c.ahead?.next ?? null;
+  const likely = next ? (c.ahead?.events[next].band.p50 ?? null) : null;
+  if (c.life === 'colony')
+    return restUntil ? phrase`Nothing needs you until ${{ date: restUntil }}.` : ['Nothing needs you.'];
+  return next && likely && msOf(likely) > msOf(c.now)
+    ? phrase`Nothing needs you. You may look; ${{ word: EVENT_WORDS[next].awaited }} are likely about ${{ date: likely }}.`
+    : ['Nothing needs you. You may take one short look.'];
+}
 
 function orphanPhrase(since: Instant): Phrase {
   return phrase`Without a queen since ${{ date: since }}: her workers live out their lives; they are not released.`;
 }
 
 function lossPhrase(known: QueenLedger): Phrase {
-  const loss = known.loss as NonNullable<QueenLedger['loss']>;
+  const { loss } = known;
+  if (!loss) return [];
   const how = {
     died: 'She died',
     escaped: 'She escaped',
@@ -119,47 +143,3 @@ function lossPhrase(known: QueenLedger): Phrase {
     loss.how === 'died' && loss.cause === 'unknown' ? '; nobody can tell why, and that is normal.' : '.';
   return [...phrase`${{ word: how }}, ${{ date: loss.at }}`, cause];
 }
-
-const rank = (p: Pressure): number => PRESSURES.indexOf(p);
-
-function nextStep(
-  verdicts: Verdict[],
-  ahead: Outlook | null,
-  now: Instant,
-): Omit<Counsel, 'verdicts' | 'reservoir' | 'budget'> {
-  const look = verdicts.find((v) => v.id === 'look');
-  const pressing = verdicts
-    .filter((v) => v.id !== 'look' && rank(v.pressure) >= rank('soon'))
-    .sort((a, b) => rank(b.pressure) - rank(a.pressure))[0];
-  if (pressing) {
-    return { next: pressing.says, pressure: pressing.pressure, restUntil: null };
-  }
-  const dates = verdicts
-    .filter((v) => v.id !== 'late' && v.id !== 'silence')
-    .map((v) => v.until)
-    .filter((u): u is Instant => u !== null && msOf(u) > msOf(now));
-  const restUntil = dates.reduce<Instant | null>((a, b) => (a === null || msOf(b) < msOf(a) ? b : a), null);
-  if (look?.pressure === 'free') {
-    const expected = ahead?.next ? ahead.events[ahead.next].band.p50 : null;
-    const says =
-      ahead?.next && expected && msOf(expected) > msOf(now)
-        ? phrase`Nothing needs you. You may look; ${{ word: EVENT_WORDS[ahead.next] }} are likely about ${{ date: expected }}.`
-        : ['Nothing needs you. You may take one short look.'];
-    return { next: says, pressure: 'free', restUntil };
-  }
-  return {
-    next: restUntil
-      ? phrase`Leave her alone until ${{ date: restUntil }}.`
-      : (look?.says ?? ['Leave her alone.']),
-    pressure: 'rest',
-    restUntil,
-  };
-}
-
-const EVENT_WORDS = {
-  eggs: 'eggs',
-  larvae: 'larvae',
-  pupae: 'pupae',
-  workers: 'first workers',
-  firstBatchEnd: 'the last of the first batch',
-} as const;

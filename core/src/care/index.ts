@@ -1,7 +1,28 @@
-export { counsel, placeTemperature, type Counsel, type CounselInput } from './counsel';
-export { LOOKING_SCHOOLS, lookingSchool, SETTLING_DAYS, type LookingSchool } from './looking';
-export { PRESSURES, type Criterion, type Pressure, type SchoolView, type Verdict } from './verdict';
-export { DISTURBANCE_WEIGHTS, lookingBudget, type LookingBudget } from './budget';
-export { SILENCE_CAUSES, weighSilence, type SilenceCause, type WeighedCause } from './silence';
-export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './health';
+export { caseOf, type Case, type CaseInput, type Eating } from './case';
+export { counsel, type Counsel } from './counsel';
+export { weightOf, type Peace } from './disturbance';
+export { dangerC, heatOf, type Heat } from './heat';
+export { figure, PRACTICE, type PracticeFigure, type PracticeId } from './practice';
+export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './rules/health';
+export { SILENCE_CAUSES, weighSilence, type SilenceCause, type WeighedCause } from './rules/silence';
+export {
+  LOOKING_SCHOOLS,
+  lookingSchool,
+  NEST_SCHOOLS,
+  SPACE_SCHOOLS,
+  type GrowthSchool,
+  type LookingSchool,
+} from './schools';
 export { steadiness, type Steadiness } from './steadiness';
+export {
+  PRESSURES,
+  TASKS,
+  VERDICT_IDS,
+  type Ask,
+  type Criterion,
+  type Pressure,
+  type SchoolView,
+  type Task,
+  type Verdict,
+  type VerdictId,
+} from './verdict';

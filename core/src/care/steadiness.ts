@@ -1,9 +1,11 @@
-import type { Place, Spot } from '../log';
+import { type Place, type Spot } from '../facts';
+
 import { phrase } from '../quantity';
-import { criterion, OWN_PRIOR, PRACTICE, type Criterion } from './verdict';
+import { dangerC, heatOf } from './heat';
+import { COMMON_PRACTICE as PRACTICE, criterion, OWN_PRIOR, type Criterion } from './verdict';
 
 export interface Steadiness {
-  answer: 'steady' | 'nearly steady' | 'unsteady' | 'not known';
+  answer: 'steady' | 'nearly steady' | 'unsteady' | 'too hot' | 'not known';
   says: string;
   criteria: Criterion[];
 }
@@ -11,8 +13,7 @@ export interface Steadiness {
 /** A day's swing that is no rapid swing, and one that is. Priors. */
 const CALM_SWING_C = 3;
 const WILD_SWING_C = 6;
-/** Above the mid-thirties is dangerous for most (practice). */
-const DANGER_C = 34;
+const DANGER_C = dangerC(null);
 /** A heat source nearer than this to a tube is hardly controlled by a room's thermometer. Prior. */
 const NEAR_MM = 50;
 
@@ -20,13 +21,19 @@ const NEAR_MM = 50;
  * Is this a good spot for a founding tube: dark, free of vibration, steadily warm, away from moving air and from heat on
  * the water end? Each point is met, missed or not known (common practice; the limits are our own priors).
  */
-export function steadiness({ spot = {} }: Pick<Place, 'spot'>): Steadiness {
-  const criteria = [swing(spot), light(spot), vibration(spot), air(spot), ...heat(spot)];
+export function steadiness({ spot = {}, tempC }: Pick<Place, 'spot' | 'tempC'>): Steadiness {
+  const criteria = [...warm(tempC), swing(spot), light(spot), vibration(spot), air(spot), ...heat(spot)];
   const missed = criteria.filter((c) => c.state === 'unmet').length;
   const unknown = criteria.filter((c) => c.state === 'unknown').length;
   const grave = criteria.some(
     (c) => c.state === 'unmet' && ['swing', 'hot', 'water-end', 'sun'].includes(c.id),
   );
+  if (criteria.some((c) => c.state === 'unmet' && (c.id === 'too-hot' || c.id === 'hot')))
+    return {
+      answer: 'too hot',
+      says: 'Brood and queens die here. Cool it, or carry the tubes elsewhere, today.',
+      criteria,
+    };
   if (grave || missed > 1)
     return {
       answer: 'unsteady',
@@ -37,6 +44,22 @@ export function steadiness({ spot = {} }: Pick<Place, 'spot'>): Steadiness {
   if (unknown > 2)
     return { answer: 'not known', says: 'Say what the spot is like, and it is judged.', criteria };
   return { answer: 'steady', says: 'A good spot: leave the tubes there.', criteria };
+}
+
+/** A place is judged by its temperature as well as by its steadiness. */
+function warm(tempC: number): Criterion[] {
+  if (heatOf(null, tempC) !== 'danger') return [];
+  return [
+    criterion(
+      'too-hot',
+      'unmet',
+      phrase`At ${{ tempC }} it is dangerous for most kinds, day and night.`,
+      PRACTICE,
+      {
+        margin: { value: DANGER_C - tempC, unit: '°C' },
+      },
+    ),
+  ];
 }
 
 function swing({ dayLowC, dayHighC }: Spot): Criterion {
@@ -52,7 +75,7 @@ function swing({ dayLowC, dayHighC }: Spot): Criterion {
     );
   }
   const c = dayHighC - dayLowC;
-  const hot = dayHighC > DANGER_C;
+  const hot = heatOf(null, dayHighC) === 'danger';
   if (hot)
     return criterion(
       'hot',

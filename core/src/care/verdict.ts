@@ -1,4 +1,5 @@
-import type { Instant, Phrase } from '../quantity';
+import { addDays, latest, msOf, type Instant, type Phrase } from '../quantity';
+import type { Case } from './case';
 
 /** One reason of a verdict. */
 export interface Criterion {
@@ -8,7 +9,7 @@ export interface Criterion {
   /** Log entries that show it. */
   evidence: string[];
   /** By how much it is met (positive) or missed (negative), with its unit; null where that has no meaning. */
-  margin: { value: number; unit: 'days' | '°C' | 'share' } | null;
+  margin: { value: number; unit: 'days' | '°C' | 'share' | 'workers' } | null;
   /** Who says that this matters. */
   source: string;
   /** What would settle it while it is unknown. */
@@ -26,20 +27,96 @@ export interface SchoolView {
 /** How much a verdict presses, from nothing to now. */
 export const PRESSURES = ['rest', 'free', 'soon', 'now'] as const;
 export type Pressure = (typeof PRESSURES)[number];
+export const pressureRank = (p: Pressure): number => PRESSURES.indexOf(p);
+
+/** Every question that may be asked of a queen, the gravest first: of two that press alike, the earlier is told first. */
+export const VERDICT_IDS = [
+  'warmth',
+  'losses',
+  'water',
+  'food',
+  'queens',
+  'health',
+  'leftovers',
+  'brood-gone',
+  'winter',
+  'space',
+  'nest',
+  'silence',
+  'late',
+  'look',
+] as const;
+export type VerdictId = (typeof VERDICT_IDS)[number];
+
+/** The order in which answers that do not press are read. */
+export const READING_ORDER: readonly VerdictId[] = [
+  'look',
+  'late',
+  'silence',
+  'brood-gone',
+  'food',
+  'leftovers',
+  'water',
+  'warmth',
+  'winter',
+  'health',
+  'losses',
+  'queens',
+  'space',
+  'nest',
+];
+
+/** Every deed that a verdict may ask for. */
+export const TASKS = [
+  'feed',
+  'take-out',
+  'look',
+  'fresh-home',
+  'plug',
+  'check-water',
+  'cool',
+  'warm',
+  'winter',
+  'quarantine',
+  'separate',
+  'space',
+  'nest',
+] as const;
+export type Task = (typeof TASKS)[number];
+
+/** The time in which a deed is to be done. */
+export interface Ask {
+  task: Task;
+  notBefore: Instant;
+  best: Instant;
+  notAfter: Instant;
+  /** Harm follows when it is not done; what is not obligatory may be left out. */
+  obligatory: boolean;
+  says: Phrase;
+  /** Within hours rather than days: told by itself, not packed with others. */
+  timer: boolean;
+}
 
 export interface Verdict {
-  id: 'look' | 'late' | 'water' | 'food' | 'health' | 'silence';
+  id: VerdictId;
   question: string;
-  /** The answer in one or two words. */
+  /** The answer in a few words. */
   answer: string;
   says: Phrase;
   pressure: Pressure;
   /** When the answer changes by itself, if it does. */
   until: Instant | null;
   school: string | null;
-  criteria: Criterion[];
+  criteria: readonly Criterion[];
   others: readonly SchoolView[];
+  /** Told at the head although nothing presses. */
+  notice: boolean;
+  /** The deeds it asks for. */
+  asks: readonly Ask[];
 }
+
+/** One rule of the trade: what it says of a case, or null when its question does not arise. */
+export type Rule = (c: Case) => Verdict | null;
 
 export function criterion(
   id: string,
@@ -51,5 +128,42 @@ export function criterion(
   return { id, state, says, source, evidence: [], margin: null, ...rest };
 }
 
-export const PRACTICE = 'common practice, no source';
+/** A verdict with what most of them leave out. */
+export const verdict = (
+  given: Pick<Verdict, 'id' | 'question' | 'answer' | 'says'> & Partial<Verdict>,
+): Verdict => ({
+  pressure: 'rest',
+  until: null,
+  school: null,
+  criteria: [],
+  others: [],
+  notice: false,
+  asks: [],
+  ...given,
+});
+
+/**
+ * The window of a deed, from now on: what is overdue begins now, is best now and ends today at the latest.
+ * @param from when it may be done, `best` and `to` when it should and must
+ */
+export function ask(
+  c: Pick<Case, 'now'>,
+  task: Task,
+  [from, best, to]: readonly [Instant, Instant, Instant],
+  says: Phrase,
+  { obligatory = true, timer = false }: { obligatory?: boolean; timer?: boolean } = {},
+): Ask {
+  const notBefore = latest(from, c.now) as Instant;
+  const notAfter = latest(to, notBefore) as Instant;
+  const middle = msOf(best) < msOf(notBefore) ? notBefore : msOf(best) > msOf(notAfter) ? notAfter : best;
+  return { task, notBefore, best: middle, notAfter, obligatory, says, timer };
+}
+
+/** A deed for today, and by tomorrow. */
+export const askNow = (c: Pick<Case, 'now'>, task: Task, says: Phrase, days = 1): Ask =>
+  ask(c, task, [c.now, c.now, addDays(c.now, days)], says);
+
+/** Who says so. */
+export const COMMON_PRACTICE = 'common practice, no source';
 export const OWN_PRIOR = 'our own prior';
+export const OWN_LOG = 'your log';

@@ -21,8 +21,8 @@ describe('by hand with Bayes’ rule', () => {
   });
 
   test('she took protein and paces: the likelihoods multiply', () => {
-    // 0.75·0.1·0.15 : 0.2·0.8·0.65 : 0.05·0.3·0.6
-    const joint = [0.75 * 0.1 * 0.15, 0.2 * 0.8 * 0.65, 0.05 * 0.3 * 0.6];
+    // 0.75·0.06·0.15 : 0.2·0.85·0.65 : 0.05·0.3·0.6
+    const joint = [0.75 * 0.06 * 0.15, 0.2 * 0.85 * 0.65, 0.05 * 0.3 * 0.6];
     const sum = joint.reduce((a, b) => a + b);
     const found = p(
       { kind: 'protein', value: 'accepted', source },
@@ -32,10 +32,10 @@ describe('by hand with Bayes’ rule', () => {
   });
 
   test('a species of which two names are given: 70 % fully, 30 % semi-claustral', () => {
-    // 0.95 trust in a profile, the rest as among the unnamed: 0.7·(0.95+0.05·0.75) + 0.3·0.05·0.75
+    // 0.97 trust in a certain name, the rest as among the unnamed: 0.7·(0.97+0.03·0.75) + 0.3·0.03·0.75
     const found = p(species('fully-claustral', 0.7), species('semi-claustral', 0.3));
-    expect(found['fully-claustral']).toBeCloseTo(0.7 * 0.9875 + 0.3 * 0.0375, 12);
-    expect(found['semi-claustral']).toBeCloseTo(0.7 * 0.01 + 0.3 * 0.96, 12);
+    expect(found['fully-claustral']).toBeCloseTo(0.7 * 0.9925 + 0.3 * 0.0225, 12);
+    expect(found['semi-claustral']).toBeCloseTo(0.7 * 0.006 + 0.3 * 0.976, 12);
   });
 });
 
@@ -64,7 +64,7 @@ describe('what the evidence is worth', () => {
 
   test('each piece shows how far it pushes', () => {
     const [taken] = founderBelief([{ kind: 'protein', value: 'accepted', source }]).evidence;
-    expect(taken?.factor).toBeCloseTo(8, 12);
+    expect(taken?.factor).toBeCloseTo(0.85 / 0.06, 12);
     const [named] = founderBelief([species('fully-claustral')]).evidence;
     expect(named?.factor).toBeLessThan(0.1);
   });
@@ -128,7 +128,7 @@ describe('what would tell most', () => {
   });
   test('the expected gain is the mutual information, worked out the long way', () => {
     const prior = [0.75, 0.2, 0.05];
-    const accepted = [0.1, 0.8, 0.3];
+    const accepted = [0.06, 0.85, 0.3];
     const entropy = (q: number[]) => -q.reduce((s, x) => s + (x > 0 ? x * Math.log2(x) : 0), 0);
     const outcome = (l: number[]) => {
       const joint = prior.map((x, i) => x * l[i]!);

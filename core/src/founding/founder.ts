@@ -1,3 +1,4 @@
+import type { Certainty } from '../facts';
 import { need } from '../quantity';
 import type { FounderType } from '../species';
 
@@ -10,16 +11,18 @@ export type FounderEvidence = {
   source: string;
   /** The log entry that says so, if one does. */
   entryId?: string;
-} & (
-  | { kind: 'species'; founder: FounderType; weight: number }
-  | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head' }
-  | { kind: 'wings'; value: 'winged' | 'dealate' }
-  /** Paces and searches a week after she settled. */
-  | { kind: 'restless'; value: boolean }
-  | { kind: 'protein'; value: 'accepted' | 'refused' }
-  /** Larvae became pupae without any food given. */
-  | { kind: 'brood-unfed'; value: boolean }
-);
+} &
+  /** `sure`: how sure whoever named her was; certain when not said. */
+  (
+    | { kind: 'species'; founder: FounderType; weight: number; sure?: Certainty }
+    | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head' }
+    | { kind: 'wings'; value: 'winged' | 'dealate' }
+    /** Paces and searches a week after she settled. */
+    | { kind: 'restless'; value: boolean }
+    | { kind: 'protein'; value: 'accepted' | 'refused' }
+    /** Larvae became pupae without any food given. */
+    | { kind: 'brood-unfed'; value: boolean }
+  );
 
 type SpeciesEvidence = Extract<FounderEvidence, { kind: 'species' }>;
 
@@ -41,8 +44,8 @@ const BASE: Record<KnownFounder, number> = {
   'socially-parasitic': 0.05,
 };
 
-/** How far the profile of a species is trusted; the rest is spread as among the unnamed. Prior. */
-const PROFILE_TRUST = 0.95;
+/** How far a name says what kind of founder she is; the rest is spread as among the unnamed. Priors. */
+export const NAME_TRUST: Record<Certainty, number> = { certain: 0.97, likely: 0.85, guess: 0.6 };
 
 type Chances = Record<KnownFounder, number>;
 const chances = (full: number, semi: number, parasitic: number): Chances => ({
@@ -63,13 +66,16 @@ const LIKELIHOOD: { [K in Exclude<FounderEvidence['kind'], 'species'>]: Record<s
   },
   wings: { winged: chances(0.15, 0.15, 0.15), dealate: chances(0.85, 0.85, 0.85) },
   restless: { true: chances(0.15, 0.65, 0.6), false: chances(0.85, 0.35, 0.4) },
-  protein: { accepted: chances(0.1, 0.8, 0.3), refused: chances(0.9, 0.2, 0.7) },
+  protein: { accepted: chances(0.06, 0.85, 0.3), refused: chances(0.94, 0.15, 0.7) },
   'brood-unfed': { true: chances(0.95, 0.15, 0.02), false: chances(0.05, 0.85, 0.98) },
 };
 
-/** Below this chance that she must eat, water alone is the plan; above the next, she is fed throughout. Priors. */
+/**
+ * Below this chance that she must eat, water alone is the plan; from the next on she is fed throughout: a queen that is
+ * fed without need loses little, one that starves loses all. Priors.
+ */
 const OFFER_ABOVE = 0.08;
-const FEED_ABOVE = 0.7;
+const FEED_ABOVE = 0.5;
 const NO_PLAN_ABOVE = 0.5;
 /** What tells less than this is not worth a disturbance, bits. Prior. */
 const WORTH_BITS = 0.02;
@@ -112,11 +118,10 @@ function fromSpecies(named: SpeciesEvidence[]): Chances {
   if (total === 0) return BASE;
   const p = chances(0, 0, 0);
   for (const s of named) {
+    const trust = NAME_TRUST[s.sure ?? 'certain'];
     for (const type of FOUNDER_TYPES) {
       const given =
-        s.founder === 'unknown'
-          ? BASE[type]
-          : PROFILE_TRUST * Number(s.founder === type) + (1 - PROFILE_TRUST) * BASE[type];
+        s.founder === 'unknown' ? BASE[type] : trust * Number(s.founder === type) + (1 - trust) * BASE[type];
       p[type] += (s.weight / total) * given;
     }
   }
@@ -143,7 +148,7 @@ function factorOf(e: FounderEvidence, bySpecies: Chances): number {
 
 function courseOf(p: Chances): FounderCourse {
   if (p['socially-parasitic'] >= NO_PLAN_ABOVE) return 'no-plan';
-  if (p['semi-claustral'] >= FEED_ABOVE) return 'feed-throughout';
+  if (p['semi-claustral'] > FEED_ABOVE) return 'feed-throughout';
   return p['semi-claustral'] + p['socially-parasitic'] > OFFER_ABOVE ? 'offer-and-watch' : 'water-only';
 }
 

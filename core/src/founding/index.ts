@@ -1,14 +1,11 @@
-export { developmentRate, warmthPerDay } from './development';
-export { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './warmth-clock';
 export {
-  DISTURBANCES,
   emptyLedger,
   type Appearance,
-  type Disturbance,
   type LastCount,
   type QueenLedger,
-} from './queen-ledger';
-export { ledger } from './ledger';
+  type WorkerLook,
+} from './ledger/queen-ledger';
+export { ledger } from './ledger/ledger';
 export {
   eventDays,
   outlook,
@@ -21,9 +18,9 @@ export {
   type Outlook,
   type OutlookEvent,
   type OutlookOptions,
-} from './outlook';
-export { lateCatch, type Hemisphere } from './late-catch';
-export { missChance } from './detection';
+} from './outlook/outlook';
+export { lateCatch } from './outlook/late-catch';
+export { missChance } from './outlook/detection';
 export {
   FOUNDER_TYPES,
   founderBelief,
@@ -32,10 +29,11 @@ export {
   type FounderEvidence,
   type KnownFounder,
 } from './founder';
-export { vanishedBetween, type FullCount, type Vanished } from './vanished';
-export { batchesOf, type Batch } from './batches';
-export { type Contradiction, type Reading } from './contradictions';
-export { nextWinter, type Likely } from './later-batches';
+export { vanishedBetween, type FullCount, type Vanished } from './ledger/vanished';
+export { isMeal, lastMeal, refusalsInARow, stillThere, type Offer } from './ledger/offers';
+export { batchesOf, type Batch } from './ledger/batches';
+export { type Contradiction, type Reading } from './ledger/contradictions';
+export { nextWinter, type Likely } from './outlook/later-batches';
 export {
   addEvidence,
   learnedProfile,

@@ -1,9 +1,9 @@
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
 import { speciesProfile } from '../species';
-import { ledger } from './ledger';
-import type { QueenLedger } from './queen-ledger';
+import { ledger } from './ledger/ledger';
+import type { QueenLedger } from './ledger/queen-ledger';
 import { addEvidence, learnedProfile, stageEvidence, type KindEvidence } from './learning';
-import { outlook } from './outlook';
+import { outlook } from './outlook/outlook';
 
 const TETRA = speciesProfile('tetramorium-immigrans');
 const TEMP_C = 25;

@@ -1,8 +1,9 @@
 import { daysBetween, normalBelow, type Instant } from '../quantity';
 import { STAGES, type SpeciesProfile, type Stage } from '../species';
-import { lateCatch, type Hemisphere } from './late-catch';
-import type { QueenLedger } from './queen-ledger';
-import { warmthClock, type Temperature } from './warmth-clock';
+import { lateCatch } from './outlook/late-catch';
+import type { Hemisphere } from '../season';
+import type { QueenLedger } from './ledger/queen-ledger';
+import { warmthClock, type Temperature } from '../warmth/clock';
 
 /**
  * Of the spread of a stage in a profile, this share of its variance is not between queens but about the median itself:

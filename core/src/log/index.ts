@@ -1,3 +1,26 @@
-export * from './entry';
-export * from './home';
+export {
+  amendmentSchema,
+  disturbanceOf,
+  entryBodySchema,
+  entrySchema,
+  referencesOf,
+  type Amendment,
+  type BodyOf,
+  type Entry,
+  type EntryBody,
+  type EntryKind,
+  type EntryOf,
+  type FactEntry,
+} from './entry';
 export { effectiveEntries, type EffectiveEntry } from './effective';
+export { DISTURBANCES, type Disturbance, type References } from './kind';
+export { coordinatesSchema, intakeSchema } from './kinds/intake';
+export { feedSchema } from './kinds/feed';
+export { healthSchema } from './kinds/health';
+export { identifySchema } from './kinds/identify';
+export { lookSchema } from './kinds/look';
+export { lossSchema } from './kinds/loss';
+export { moveSchema } from './kinds/move';
+export { signSchema } from './kinds/sign';
+export { KIND_NAMES, KINDS, type KindName } from './registry';
+export { speciesBeliefSchema, type SpeciesBelief } from './species-belief';

@@ -1,12 +1,5 @@
-import {
-  amendmentSchema,
-  effectiveEntries,
-  entrySchema,
-  lookSchema,
-  placeSchema,
-  queenSchema,
-  tubeSchema,
-} from './index';
+import { amendmentSchema, effectiveEntries, entrySchema, lookSchema } from './index';
+import { placeSchema, queenSchema, tubeSchema } from '../facts';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
 
 const head = { id: testId(), queenId: QUEEN, at: day(1), loggedAt: day(1) };

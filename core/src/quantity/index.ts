@@ -1,5 +1,17 @@
 export { InputError, need, within, type Bounds } from './input-error';
-export { addDays, DAY_MS, daysBetween, instantOf, latest, msOf, type Instant } from './time';
+export {
+  addCalendarDays,
+  calendarDay,
+  calendarDaysBetween,
+  dayOf,
+  isZone,
+  startOfDay,
+  UTC,
+  weekdayOf,
+  type CalendarDay,
+  type Zone,
+} from './day';
+export { addDays, DAY_MS, earliest, daysBetween, instantOf, latest, msOf, type Instant } from './time';
 export {
   COUNT_WORDS,
   countRange,

@@ -1,3 +1,4 @@
+import { dayOf, UTC, type Zone } from './day';
 import type { Instant } from './time';
 
 /**
@@ -22,12 +23,12 @@ export function phrase(words: TemplateStringsArray, ...values: Exclude<PhrasePar
   return words.flatMap((w, i) => [w, values[i] ?? '']).filter((part) => part !== '');
 }
 
-/** The phrase in SI units and ISO dates: for logs, exports and tests. */
-export function plainText(parts: Phrase): string {
+/** The phrase in SI units and ISO days of the keeper's zone: for exports, calendars and tests. */
+export function plainText(parts: Phrase, zone: Zone = UTC): string {
   return parts
     .map((p) => {
       if (typeof p === 'string') return p;
-      if ('date' in p) return p.date.slice(0, 10);
+      if ('date' in p) return dayOf(p.date, zone);
       if ('tempC' in p) return `${Math.round(p.tempC * 10) / 10} °C`;
       if ('tempDiffC' in p) return `${Math.round(p.tempDiffC * 10) / 10} °C`;
       if ('mm' in p) return `${Math.round(p.mm)} mm`;

@@ -34,3 +34,9 @@ export function latest(...instants: (Instant | null | undefined)[]): Instant | n
   const given = instants.filter((i): i is Instant => i != null);
   return given.reduce<Instant | null>((a, b) => (a === null || msOf(b) > msOf(a) ? b : a), null);
 }
+
+/** The earliest of the moments that are given, or null when none is. */
+export function earliest(...instants: (Instant | null | undefined)[]): Instant | null {
+  const given = instants.filter((i): i is Instant => i != null);
+  return given.reduce<Instant | null>((a, b) => (a === null || msOf(b) < msOf(a) ? b : a), null);
+}

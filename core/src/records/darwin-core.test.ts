@@ -1,5 +1,6 @@
+import { queenSchema } from '../facts';
 import { speciesProfile } from '../species';
-import { amendmentSchema, queenSchema } from '../log';
+import { amendmentSchema } from '../log';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
 import { captureRecords, DARWIN_CORE_TERMS, type PlaceChoice } from './index';
 

@@ -1,4 +1,6 @@
-import { effectiveEntries, type BodyOf, type Entry, type Queen, type SpeciesBelief } from '../log';
+import { dayOf, UTC, type Zone } from '../quantity';
+import { type Queen } from '../facts';
+import { effectiveEntries, type BodyOf, type Entry, type SpeciesBelief } from '../log';
 import type { SpeciesProfile } from '../species';
 
 /** How much of a place goes out: nothing, coordinates rounded to a tenth of a degree and no words, or everything. */
@@ -64,19 +66,21 @@ const KM_PER_DEG = 111.32;
 /**
  * One occurrence record for each queen caught outdoors. Places are private: what is not asked for is withheld, and the
  * record says so.
+ * @param zone the keeper's: the day of a capture is the keeper's day
  * @param queens with their whole logs; withdrawn and amended entries are honoured
  */
 export function captureRecords(
   queens: readonly { queen: Queen; entries: readonly Entry[] }[],
   profileOf: (id: string) => SpeciesProfile,
   places: PlaceChoice,
+  zone: Zone = UTC,
 ): CaptureRecord[] {
   return queens.flatMap(({ queen, entries }) => {
     const standing = effectiveEntries(entries).flatMap(({ entry }) => (entry ? [entry] : []));
     const intake = standing.find((e) => e.kind === 'intake');
     if (!intake || !caughtOutdoors(intake.found)) return [];
     const named = standing.filter((e) => e.kind === 'identify').at(-1);
-    return [recordOf(queen, intake, named?.species ?? intake.species, profileOf, places)];
+    return [recordOf(queen, intake, named?.species ?? intake.species, profileOf, places, zone)];
   });
 }
 
@@ -86,6 +90,7 @@ function recordOf(
   belief: SpeciesBelief,
   profileOf: (id: string) => SpeciesProfile,
   places: PlaceChoice,
+  zone: Zone,
 ): CaptureRecord {
   const record = Object.fromEntries(DARWIN_CORE_TERMS.map((t) => [t, ''])) as CaptureRecord;
   const workers = intake.workers?.low ?? 0;
@@ -96,8 +101,8 @@ function recordOf(
     occurrenceID: `urn:uuid:${intake.id}`,
     basisOfRecord: 'LivingSpecimen',
     eventDate: intake.earliest
-      ? `${intake.earliest.slice(0, 10)}/${intake.at.slice(0, 10)}`
-      : intake.at.slice(0, 10),
+      ? `${dayOf(intake.earliest, zone)}/${dayOf(intake.at, zone)}`
+      : dayOf(intake.at, zone),
     individualCount: String((intake.queens ?? 1) + workers),
     sex: 'female',
     lifeStage: 'adult',

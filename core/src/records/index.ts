@@ -6,3 +6,6 @@ export {
   type CaptureRecord,
   type PlaceChoice,
 } from './darwin-core';
+export { factSchema, type Fact } from './fact';
+export { logOf, readFacts, type ReadLog } from './read-log';
+export { askLog, type Asked } from './asked';

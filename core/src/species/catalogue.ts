@@ -20,6 +20,9 @@ interface Sketch {
   pupae: 'naked' | 'in cocoons' | 'unknown';
   firstBatch: [number, number];
   winters?: boolean;
+  inTheCold?: 'rests' | 'active';
+  flies?: number[];
+  diet?: 'omnivore' | 'harvester';
   /** Days at 25 °C for laying, egg, larva and pupa. */
   days: [number, number, number, number];
   thresholdC: number;
@@ -58,12 +61,19 @@ function profile(s: Sketch): SpeciesProfile {
     pupae: s.pupae === 'unknown' ? prior(s.pupae, 'look and see') : practice(s.pupae),
     firstBatch: prior(span(s.firstBatch), 'scaled from 8–15 workers in small black garden-type ants'),
     winters: practice(s.winters ?? true),
+    inTheCold: practice(s.inTheCold ?? 'rests'),
+    flightMonths: prior(
+      s.flies ?? [],
+      'months in which keepers report flights; they differ from place to place',
+    ),
+    diet: practice(s.diet ?? 'omnivore'),
     stages: {
       laying: stage(s.days[0], s.layingSpread ?? 0.8),
       egg: stage(s.days[1], between),
       larva: stage(s.days[2], between),
       pupa: stage(s.days[3], between),
     },
+    slowLaying: prior({ share: 0.1, times: 5 }, 'six months without eggs has happened'),
     queenLogSpread: prior(s.queenSpread ?? 0.18, 'queens of one species under one keeper differ hugely'),
     cautions: s.cautions ?? [],
   };
@@ -82,6 +92,7 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [24, 28],
     pupae: 'naked',
     firstBatch: [6, 15],
+    flies: [8, 9, 10],
     days: [9, 13, 15, 15],
     thresholdC: 13,
     optimumC: 30,
@@ -100,6 +111,7 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [22, 27],
     pupae: 'naked',
     firstBatch: [8, 20],
+    flies: [6, 7],
     days: [6, 11, 12, 13],
     thresholdC: 12,
     optimumC: 29,
@@ -118,6 +130,7 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [23, 28],
     pupae: 'in cocoons',
     firstBatch: [4, 10],
+    flies: [5, 6],
     days: [10, 17, 16, 19],
     thresholdC: 13,
     optimumC: 30,
@@ -136,7 +149,8 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [19, 24],
     pupae: 'naked',
     firstBatch: [3, 10],
-    days: [14, 16, 20, 16],
+    flies: [5, 6, 7, 8, 9],
+    days: [12, 16, 19, 16],
     thresholdC: 9,
     optimumC: 25,
     upperC: 32,
@@ -155,6 +169,8 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [18, 23],
     pupae: 'naked',
     firstBatch: [5, 15],
+    flies: [3, 4],
+    inTheCold: 'active',
     days: [28, 20, 26, 20],
     thresholdC: 8,
     optimumC: 24,
@@ -175,6 +191,7 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [21, 26],
     pupae: 'naked',
     firstBatch: [4, 12],
+    flies: [7, 8, 9],
     days: [11, 15, 17, 16],
     thresholdC: 11,
     optimumC: 27,
@@ -193,6 +210,8 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [23, 28],
     pupae: 'naked',
     firstBatch: [5, 15],
+    flies: [4, 5],
+    diet: 'harvester',
     days: [8, 14, 15, 15],
     thresholdC: 12,
     optimumC: 30,
@@ -211,6 +230,7 @@ export const SPECIES: readonly SpeciesProfile[] = [
     bestC: [20, 25],
     pupae: 'naked',
     firstBatch: [2, 8],
+    flies: [7, 8],
     days: [14, 16, 22, 17],
     thresholdC: 10,
     optimumC: 26,

@@ -8,6 +8,6 @@ export {
   type Stage,
   type StageWarmth,
 } from './profile';
-export { provenanceText, type Figure, type Provenance } from './provenance';
+export { practice, prior, provenanceText, type Figure, type Provenance } from './provenance';
 export { SPECIES, speciesProfile } from './catalogue';
 export { speciesWeights, type SpeciesWeight } from './weights';

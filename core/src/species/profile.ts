@@ -45,7 +45,14 @@ export interface SpeciesProfile {
   pupae: Figure<'naked' | 'in cocoons' | 'unknown'>;
   firstBatch: Figure<Span>;
   winters: Figure<boolean>;
+  /** Rests in the cold, or is active in it and rests in the heat of summer. */
+  inTheCold: Figure<'rests' | 'active'>;
+  /** Months of the mating flights in the north, 1 to 12; none when not known. */
+  flightMonths: Figure<readonly number[]>;
+  diet: Figure<'omnivore' | 'harvester'>;
   stages: Record<Stage, StageWarmth>;
+  /** Some wait far longer for their first eggs than the rest: their share, and how many times as long. */
+  slowLaying: Figure<{ share: number; times: number }>;
   /** Spread of a factor shared by egg, larva and pupa of one queen's brood (some queens are slow throughout). */
   queenLogSpread: Figure<number>;
   /** What can hurt the keeper or the ants, shown where the step is. */

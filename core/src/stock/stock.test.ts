@@ -1,4 +1,5 @@
-import { stockItemSchema, stockMoveSchema } from '../log';
+import { stockItemSchema, stockMoveSchema } from '../facts';
+
 import { testId } from '../test-kit';
 import { stockLevels, tubesToMake } from './index';
 

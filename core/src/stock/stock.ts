@@ -1,6 +1,7 @@
-import type { StockItem, StockMove } from '../log';
+import { type StockItem, type StockMove } from '../facts';
+import { type Hemisphere } from '../season';
+
 import { addDays, instantOf, msOf, type Instant } from '../quantity';
-import type { Hemisphere } from '../founding';
 
 export interface StockLevel {
   item: StockItem;

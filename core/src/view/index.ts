@@ -1,14 +1,5 @@
-export {
-  DEFAULT_SETTINGS,
-  learnedFrom,
-  placeIdNow,
-  queenView,
-  viewHoldsUntil,
-  withoutOwn,
-  type KeeperSettings,
-  type QueenFacts,
-  type QueenView,
-  type ViewOptions,
-} from './queen-view';
+export { placeIdNow, type Basis, type Lesson, type QueenFacts, type ViewOptions } from './basis';
+export { learnedFrom, withoutOwn } from './learned';
+export { queenView, viewHoldsUntil, type QueenView } from './queen-view';
 export { byUrgency, shelfRow, type ShelfRow } from './shelf-row';
 export { whatIf, type LooksAhead, type WhatIf, type WhatIfAnswer } from './what-if';

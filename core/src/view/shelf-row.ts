@@ -1,11 +1,12 @@
-import { windowsOf, type RowDue } from '../agenda';
+import { type Queen, type TubeHome } from '../facts';
 import type { Life } from '../cohort';
-import { PRESSURES, type Pressure } from '../care';
-import type { Queen, TubeHome } from '../log';
+import { PRESSURES, type Ask, type Pressure } from '../care';
+
 import { msOf, type Band, type Instant, type Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
 import type { LastCount, OutlookEvent } from '../founding';
-import type { QueenFacts, QueenView } from './queen-view';
+import type { QueenFacts } from './basis';
+import type { QueenView } from './queen-view';
 
 /** One queen as the shelf shows her: enough to draw her tube and say what she needs. */
 export interface ShelfRow {
@@ -31,10 +32,10 @@ export interface ShelfRow {
   /** Her life so far, for what the shelf shows as a whole; null without an intake. */
   life: Life | null;
   /** What is due at her tube, as windows. */
-  due: RowDue[];
+  due: Ask[];
 }
 
-export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, now: Instant): ShelfRow {
+export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): ShelfRow {
   const { ledger: known, outlook: ahead, counsel: advice } = view;
   const event = ahead?.next ?? null;
   return {
@@ -48,7 +49,7 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
       number
     >,
     queenAtMm: known.queenSeen?.atMm ?? null,
-    lineMm: advice?.reservoir.lineMm ?? tube.waterLineMm,
+    lineMm: advice?.water.lineMm ?? tube.waterLineMm,
     wetFront: known.wetFront?.value ?? null,
     says: advice?.next ?? [view.trouble?.message ?? 'Nothing is known of her yet.'],
     pressure: advice?.pressure ?? 'now',
@@ -66,9 +67,7 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView, no
           ended: known.loss ? { at: known.loss.at, how: known.loss.how } : null,
         }
       : null,
-    due: windowsOf({ queen, tube }, view, now).map(
-      ({ id: _id, queenId: _queen, homeId: _home, ...due }) => due,
-    ),
+    due: advice?.due ?? [],
   };
 }
 

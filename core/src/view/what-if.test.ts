@@ -1,6 +1,7 @@
 import { daysBetween, msOf, type Instant } from '../quantity';
 import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
-import { DEFAULT_SETTINGS, queenView, whatIf, type QueenFacts, type WhatIf } from './index';
+import { DEFAULT_SETTINGS } from '../facts';
+import { queenView, whatIf, type QueenFacts, type WhatIf } from './index';
 
 const place = { id: testId(), name: 'Drawer', tempC: 24, roomRelHumidity: 0.5, winter: null };
 const queen = {

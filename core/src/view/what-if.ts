@@ -1,13 +1,10 @@
-import {
-  emptyLedger,
-  ledger,
-  outlookOfKinds,
-  temperatureAt,
-  type Outlook,
-  type Temperature,
-} from '../founding';
+import { heatOf, type Heat } from '../care';
+import type { KeeperSettings } from '../facts';
+import { WINTER_TEMP_C } from '../season';
+import { temperatureAt, type Temperature } from '../warmth';
+import { emptyLedger, ledger, outlookOfKinds, type Outlook } from '../founding';
 import { addDays, daysBetween, InputError, instantOf, msOf, within, type Instant } from '../quantity';
-import { basisOf, seedOf, type KeeperSettings, type QueenFacts, type ViewOptions } from './queen-view';
+import { basisOf, seedOf, type QueenFacts, type ViewOptions } from './basis';
 
 /** What the keeper would like to try out, from now on. */
 export interface WhatIf {
@@ -32,12 +29,13 @@ export interface LooksAhead {
 export interface WhatIfAnswer {
   outlook: Outlook | null;
   looks: LooksAhead | null;
+  /** What the warmest of it would be to her kind; the same limits as everywhere. */
+  heat: Heat | null;
   /** Why there is no answer. */
   trouble: string | null;
 }
 
-/** Practice: wintering is around 5 to 8 °C. */
-const WINTER_C = 6.5;
+const WINTER_C = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
 const WEEK = 7;
 
 /**
@@ -56,17 +54,32 @@ export function whatIf(
   within(change.lookEveryDays, 'lookEveryDays', 'The time between looks', { min: 1, max: 60, unit: 'days' });
   try {
     const known = ledger(facts.entries, now)[facts.queen.id] ?? emptyLedger(facts.queen.id);
-    const { kinds, temperature } = basisOf(facts, known, { ...settings, learn: change.learn }, options);
-    const { outlook } = outlookOfKinds(kinds, known, changed(temperature, now, change), now, {
+    const basis = basisOf(facts, known, { ...settings, learn: change.learn }, now, options);
+    const temperature = changed(basis.temperature, now, change);
+    const { outlook } = outlookOfKinds(basis.kinds, known, temperature, now, {
       draws: options.draws ?? 4000,
       seed: seedOf(facts.queen.id),
       hemisphere: settings.hemisphere,
+      thermometerErrorC: basis.thermometerErrorC,
     });
-    return { outlook, looks: looksAhead(outlook, now, change.lookEveryDays), trouble: null };
+    const profile = basis.kinds.reduce((a, k) => (k.weight > a.weight ? k : a)).profile;
+    return {
+      outlook,
+      looks: looksAhead(outlook, now, change.lookEveryDays),
+      heat: heatOf(profile, warmestAhead(temperature, now)),
+      trouble: null,
+    };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { outlook: null, looks: null, trouble: error.message };
+    return { outlook: null, looks: null, heat: null, trouble: error.message };
   }
+}
+
+/** The warmest that she would stand from now on. */
+function warmestAhead(temperature: Temperature, now: Instant): number {
+  if (typeof temperature === 'number') return temperature;
+  const later = temperature.steps.filter((s) => msOf(s.from) >= msOf(now)).map((s) => s.tempC);
+  return Math.max(temperatureAt(temperature, now), ...later);
 }
 
 /** The same past; from now on warmer, or a winter first. */

@@ -1,11 +1,10 @@
 import {
-  DEFAULT_SETTINGS,
+  settingsSchema,
   effectiveEntries,
   SPECIES,
   type Entry,
-  type Hemisphere,
   type KeeperSettings,
-  type Learned,
+  type Lesson,
   type LookingSchoolId,
   type Place,
   placeIdNow,
@@ -115,14 +114,8 @@ export class Store {
 
   async settings(): Promise<KeeperSettings> {
     const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'keeper'));
-    const kept = (row?.value ?? {}) as Partial<KeeperSettings>;
-    return {
-      lookingSchool: (kept.lookingSchool ?? DEFAULT_SETTINGS.lookingSchool) as LookingSchoolId,
-      hemisphere: (kept.hemisphere ?? DEFAULT_SETTINGS.hemisphere) as Hemisphere,
-      weekdays: kept.weekdays ?? DEFAULT_SETTINGS.weekdays,
-      absences: kept.absences ?? DEFAULT_SETTINGS.absences,
-      learn: kept.learn ?? DEFAULT_SETTINGS.learn,
-    };
+    // what an older version did not ask is filled in
+    return settingsSchema.parse(row?.value ?? {});
   }
 
   /** @param notes without them a view is the same, for nothing is reckoned from a note */
@@ -196,16 +189,16 @@ export class Store {
     await this.open.close();
   }
 
-  /** What all queens taught when it was last added up: derived, and kept only so that a start need not do it twice. */
-  async recallLearned(): Promise<Learned> {
-    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'learned'));
-    return (row?.value as Learned | undefined) ?? {};
+  /** What each queen taught when the shelf was last gone through, so that a start need not find it out anew. */
+  async recallLessons(): Promise<Record<string, Lesson>> {
+    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'lessons'));
+    return (row?.value as Record<string, Lesson> | undefined) ?? {};
   }
 
-  async rememberLearned(value: Learned): Promise<void> {
+  async rememberLessons(value: Record<string, Lesson>): Promise<void> {
     await this.open.db
       .insert(t.settings)
-      .values({ key: 'learned', value })
+      .values({ key: 'lessons', value })
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
 

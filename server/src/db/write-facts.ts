@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { SPECIES, type Entry, type StockMove } from '@gentle-burrow/core';
+import { referencesOf, SPECIES, type Entry, type StockMove } from '@gentle-burrow/core';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';
@@ -116,14 +116,11 @@ function toRow(e: Entry): typeof t.entries.$inferInsert {
   };
 }
 
+/** The first species that an entry names; every one that it names must be known. */
 function speciesOf(e: Entry): string | null {
-  const body = e.kind === 'amendment' ? e.replacement : e;
-  if (body?.kind !== 'intake' && body?.kind !== 'identify') return null;
-  const { profileId, others = [] } = body.species;
-  for (const id of [profileId, ...others.map((o) => o.profileId)]) {
-    if (!PROFILE_IDS.has(id)) throw new Refusal('no-such-species', undefined, 'species');
-  }
-  return profileId;
+  const { species = [] } = referencesOf(e);
+  if (species.some((id) => !PROFILE_IDS.has(id))) throw new Refusal('no-such-species', undefined, 'species');
+  return species[0] ?? null;
 }
 
 async function storedEntries(tx: Tx, ids: string[]): Promise<Map<string, Entry>> {
@@ -143,11 +140,7 @@ async function checkQueens(tx: Tx, fresh: readonly Entry[]): Promise<void> {
 }
 
 async function checkPlaces(tx: Tx, fresh: readonly Entry[]): Promise<void> {
-  const wanted = new Set<string>();
-  for (const e of fresh) {
-    const body = e.kind === 'amendment' ? e.replacement : e;
-    if (body?.kind === 'move') wanted.add(body.placeId);
-  }
+  const wanted = new Set(fresh.flatMap((e) => referencesOf(e).places ?? []));
   if (wanted.size === 0) return;
   const found = await tx
     .select({ id: t.places.id })

@@ -29,8 +29,9 @@ function shelves(today: Date) {
       places,
       entries: mine,
     } as QueenFacts;
-    const view = queenView(one, DEFAULT_SETTINGS, today.toISOString(), { draws: 800 });
-    return { one, view, row: shelfRow(one, view, today.toISOString()) };
+    const [settings = DEFAULT_SETTINGS] = valueOf(facts, 'settings');
+    const view = queenView(one, settings, today.toISOString(), { draws: 800 });
+    return { one, view, row: shelfRow(one, view) };
   });
 }
 

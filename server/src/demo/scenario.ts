@@ -1,5 +1,7 @@
 import {
   addDays,
+  DEFAULT_SETTINGS,
+  growingHemisphere,
   speciesProfile,
   uniformStream,
   type Entry,
@@ -64,7 +66,10 @@ export function demoFacts(today: Date): Fact[] {
   const now = today.toISOString();
   const places = demoPlaces(now);
   const random = uniformStream(17);
-  const facts: Fact[] = Object.values(places).map((value) => ({ fact: 'place', value }));
+  const facts: Fact[] = [
+    { fact: 'settings', value: { ...DEFAULT_SETTINGS, hemisphere: growingHemisphere(now) } },
+    ...Object.values(places).map((value): Fact => ({ fact: 'place', value })),
+  ];
   for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random));
   facts.push(...demoStock(now));
   return facts;

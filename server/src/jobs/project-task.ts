@@ -16,8 +16,8 @@ export interface ProjectTask {
   settings: KeeperSettings;
   now: Instant;
   draws: number;
-  /** What all queens say of their kinds. */
-  learned: Learned;
+  /** For each queen, what the others say of their kinds. */
+  learned: readonly Learned[];
   /** Whole views, or only what the shelf shows. */
   want: 'views' | 'rows';
 }
@@ -30,10 +30,10 @@ export type Projected<W extends ProjectTask['want'] = ProjectTask['want']> = {
 } & (W extends 'views' ? { view: QueenView } : { row: ShelfRow });
 
 export function project({ facts, settings, now, draws, want, learned }: ProjectTask): Projected[] {
-  return facts.map((one) => {
-    const view = queenView(one, settings, now, { draws, learned, later: want === 'views' });
+  return facts.map((one, i) => {
+    const view = queenView(one, settings, now, { draws, learned: learned[i] ?? {}, later: want === 'views' });
     const holdsUntil = viewHoldsUntil(view, now);
     const about = { holdsUntil, teaches: view.teaches, kinds: view.species.map((k) => k.profileId) };
-    return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view, now) };
+    return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view) };
   });
 }

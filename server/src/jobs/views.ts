@@ -3,9 +3,12 @@ import {
   learnedFrom,
   msOf,
   STAGES,
+  withoutOwn,
   type Instant,
+  type KeeperSettings,
   type KindEvidence,
   type Learned,
+  type Lesson,
   type Queen,
   type QueenFacts,
   type QueenView,
@@ -14,6 +17,7 @@ import {
 import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
 import type { Projector } from './pool';
+import { zoneOf } from '../zone';
 import type { Projected } from './project-task';
 
 /** Draws for one queen's own page, and for a row of the shelf, whose bands need not be as smooth. */
@@ -80,6 +84,11 @@ export class Views {
     for (const [id, { queen }] of this.whole) if (queen[key] === value) this.forgetQueen(id);
   }
 
+  private async settings(): Promise<KeeperSettings> {
+    const settings = await this.store.settings();
+    return { ...settings, zone: zoneOf(settings) };
+  }
+
   private remember({ queen, places }: QueenFacts): void {
     this.stood.set(queen.id, new Set(places.map((p) => p.id)));
   }
@@ -98,31 +107,43 @@ export class Views {
     this.remember(facts);
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now))
-      return { facts, view: kept.view, learned: this.learnedOf(kept.view) };
+      return { facts, view: kept.view, learned: this.othersOf(id, kept.view) };
     const { learned } = this;
     const [done] = (await this.projector.run({
       facts: [facts],
-      settings: await this.store.settings(),
+      settings: await this.settings(),
       now,
       draws: QUEEN_DRAWS,
-      learned,
+      learned: [withoutOwn(learned, this.lessons.get(id)?.teaches ?? null)],
       want: 'views',
     })) as Projected<'views'>[];
     if (!done) throw new Error('no view');
     if (stamp === this.stamp(id) && learned === this.learned)
       this.whole.set(id, { view: done.view, queen: facts.queen, holdsUntil: msOf(done.holdsUntil) });
-    return { facts, view: done.view, learned: this.learnedOf(done.view) };
+    return { facts, view: done.view, learned: this.othersOf(id, done.view) };
   }
 
-  private learnedOf({ species }: QueenView): Learned {
+  /** What the others teach of the kinds she may be: just what was added for her is taken out. */
+  private othersOf(id: string, { species }: QueenView): Learned {
+    const others = withoutOwn(this.learned, this.lessons.get(id)?.teaches ?? null);
     return Object.fromEntries(
-      species.flatMap(({ profileId: k }) => (this.learned[k] ? [[k, this.learned[k]] as const] : [])),
+      species.flatMap(({ profileId: k }) => (others[k] ? [[k, others[k]] as const] : [])),
     );
+  }
+
+  private async recall(): Promise<void> {
+    for (const [id, teaches] of Object.entries(await this.store.recallLessons()))
+      this.lessons.set(id, { teaches, kinds: [] });
+    this.learned = learnedFrom(Object.values(this.taught()));
+  }
+
+  private taught(): Record<string, Lesson> {
+    return Object.fromEntries([...this.lessons].map(([id, { teaches }]) => [id, teaches]));
   }
 
   /** Adds up what the queens teach. @returns queens whose kinds something new was learned of */
   private learn(): string[] {
-    const learned = learnedFrom([...this.lessons.values()].map((l) => l.teaches));
+    const learned = learnedFrom(Object.values(this.taught()));
     const changed = [...new Set([...Object.keys(learned), ...Object.keys(this.learned)])].filter(
       (k) => !sameEvidence(learned[k], this.learned[k]),
     );
@@ -144,7 +165,7 @@ export class Views {
   private async makeShelf(now: Instant): Promise<string> {
     const ms = msOf(now);
     const before = this.writes;
-    if (!this.surveyed) this.learned = await this.store.recallLearned();
+    if (!this.surveyed) await this.recall();
     const ids = (await this.store.queens()).map((q) => q.id);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
@@ -154,7 +175,7 @@ export class Views {
     const { learn } = await this.store.settings();
     const stale = this.learn();
     this.surveyed = true;
-    if (stale.length > 0) await this.store.rememberLearned(this.learned);
+    if (stale.length > 0) await this.store.rememberLessons(this.taught());
     if (learn && stale.length > 0 && stale.length <= AT_ONCE) await this.refresh(stale, now);
     else if (learn && stale.length > 0) this.refreshLater(stale, now);
     const rows = ids.map((id) => this.rows.get(id)).filter((r) => r !== undefined);
@@ -173,7 +194,7 @@ export class Views {
   }
 
   private async refresh(ids: string[], now: Instant): Promise<void> {
-    const settings = await this.store.settings();
+    const settings = await this.settings();
     const chunks: string[][] = [];
     for (let i = 0; i < ids.length; i += CHUNK) chunks.push(ids.slice(i, i + CHUNK));
     let next = 0;
@@ -187,7 +208,7 @@ export class Views {
           settings,
           now,
           draws: SHELF_DRAWS,
-          learned: this.learned,
+          learned: facts.map((f) => withoutOwn(this.learned, this.lessons.get(f.queen.id)?.teaches ?? null)),
           want: 'rows',
         })) as Projected<'rows'>[];
         done.forEach(({ row, holdsUntil, teaches, kinds }) => {

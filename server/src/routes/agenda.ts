@@ -1,7 +1,8 @@
-import { dueAt, plainText, PREPARE, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
+import { dayOf, dueAt, plainText, PREPARE, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
 import type { FastifyInstance } from 'fastify';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Services } from '../app';
+import { zoneOf } from '../zone';
 
 const DAYS = 90;
 /** A visit is planned for the evening, and takes so long for each tube, minutes. Priors. */
@@ -18,11 +19,13 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
     async (_, reply) => {
       const at = now();
       const { rows } = JSON.parse(await views.shelf(at.toISOString())) as { rows: ShelfRow[] };
-      const { weekdays, absences } = await store.settings();
+      const settings = await store.settings();
+      const { weekdays, absences } = settings;
+      const zone = zoneOf(settings);
       const due = rows.flatMap(dueAt);
       const plan = planVisits(
         due.filter((d) => !d.timer),
-        { weekdays, absences, from: at.toISOString(), days: DAYS },
+        { weekdays, absences, from: at.toISOString(), days: DAYS, zone },
       );
       const names = new Map(rows.map((r) => [r.queen.id, r.queen.label]));
       const calendar = ical({
@@ -31,7 +34,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
         method: ICalCalendarMethod.PUBLISH,
         ttl: 60 * 60,
       });
-      const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says)}`;
+      const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says, zone)}`;
       const details = (d: Due) => `Have ready: ${PREPARE[d.task].join(', ')}.`;
       for (const d of due.filter((x) => x.timer)) {
         calendar.createEvent({
@@ -52,7 +55,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
             allDay: true,
             summary: title(w),
             description:
-              `${details(w)} Not after ${w.notAfter.slice(0, 10)}. About ${MINUTES_A_TUBE} minutes.`.trim(),
+              `${details(w)} Not after ${dayOf(w.notAfter, zone)}. About ${MINUTES_A_TUBE} minutes.`.trim(),
           });
         }
       }

@@ -1,9 +1,10 @@
-import { captureRecords, DARWIN_CORE_TERMS, PLACE_CHOICES, speciesProfile } from '@gentle-burrow/core';
+import { captureRecords, DARWIN_CORE_TERMS, dayOf, PLACE_CHOICES, speciesProfile } from '@gentle-burrow/core';
 import { stringify } from 'csv-stringify/sync';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Services } from '../app';
+import { zoneOf } from '../zone';
 
 /** The captures as Darwin Core occurrences, CSV after RFC 4180. Places are withheld unless they are asked for. */
 export async function capturesRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
@@ -17,9 +18,10 @@ export async function capturesRoutes(app: FastifyInstance, { store, now }: Servi
       },
     },
     async (request, reply) => {
+      const zone = zoneOf(await store.settings());
       const facts = await store.queenFacts((await store.queens()).map((q) => q.id));
-      const records = captureRecords(facts, speciesProfile, request.query.places);
-      const day = now().toISOString().slice(0, 10);
+      const records = captureRecords(facts, speciesProfile, request.query.places, zone);
+      const day = dayOf(now().toISOString(), zone);
       return reply
         .type('text/csv; charset=utf-8')
         .header('content-disposition', `attachment; filename="captures-${day}.csv"`)

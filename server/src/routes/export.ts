@@ -1,10 +1,11 @@
 import { Readable } from 'node:stream';
 import type { FastifyInstance } from 'fastify';
-import type { Entry } from '@gentle-burrow/core';
+import { dayOf, type Entry } from '@gentle-burrow/core';
 import { z } from 'zod';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import type { Fact } from '../db/facts';
 import type { Services } from '../app';
+import { zoneOf } from '../zone';
 
 /** The whole log as JSON Lines: one fact a line, in an order in which it can be read back. */
 export async function exportRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
@@ -17,12 +18,12 @@ export async function exportRoutes(app: FastifyInstance, { store, now }: Service
         querystring: z.object({ places: z.enum(['withheld', 'exact']).default('withheld') }),
       },
     },
-    (request, reply) => {
+    async (request, reply) => {
       const told = (fact: Fact) => (request.query.places === 'exact' ? fact : withoutPlace(fact));
       async function* lines() {
         for await (const fact of store.allFacts()) yield `${JSON.stringify(told(fact))}\n`;
       }
-      const day = now().toISOString().slice(0, 10);
+      const day = dayOf(now().toISOString(), zoneOf(await store.settings()));
       return reply
         .type('application/jsonl; charset=utf-8')
         .header('content-disposition', `attachment; filename="gentle-burrow-${day}.jsonl"`)

@@ -1,11 +1,13 @@
 import { errorSchema } from '@gentle-burrow/contract';
 import {
+  dayOf,
   idSchema,
   LABEL_SHEETS,
   ledger,
   lookAddress,
   speciesProfile,
   type QueenFacts,
+  type Zone,
 } from '@gentle-burrow/core';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -16,6 +18,7 @@ import type { LabelText } from '../labels/design';
 import { labelFaces } from '../labels/fonts';
 import { labelsPdf } from '../labels/pdf';
 import { labelsSvg } from '../labels/svg';
+import { zoneOf } from '../zone';
 
 const MOST = 500;
 
@@ -47,7 +50,8 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
   async function texts(ids: string[], origin: string): Promise<LabelText[]> {
     const facts = await store.queenFacts(ids);
     if (facts.length < new Set(ids).size) throw new Refusal('no-such-queen', undefined, 'queens');
-    return facts.map((f) => labelOf(f, origin, now().toISOString()));
+    const zone = zoneOf(await store.settings());
+    return facts.map((f) => labelOf(f, origin, now().toISOString(), zone));
   }
 
   api.get(
@@ -87,7 +91,7 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
   );
 }
 
-function labelOf({ queen, entries }: QueenFacts, origin: string, now: string): LabelText {
+function labelOf({ queen, entries }: QueenFacts, origin: string, now: string, zone: Zone): LabelText {
   const known = ledger(
     entries.filter((e) => e.kind === 'intake' || e.kind === 'identify' || e.kind === 'amendment'),
     now,
@@ -96,7 +100,7 @@ function labelOf({ queen, entries }: QueenFacts, origin: string, now: string): L
   return {
     letter: queen.label,
     species: species?.name ?? 'Unknown',
-    day: (known?.intake?.at ?? queen.createdAt).slice(0, 10),
+    day: dayOf(known?.intake?.at ?? queen.createdAt, zone),
     batch: queen.batch,
     address: lookAddress(origin, queen.id),
   };

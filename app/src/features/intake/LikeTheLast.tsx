@@ -5,7 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { useSpecies, useStock } from '@/data/queries';
-import { FOUND_WORDS } from '@/features/queen/entry-words';
+import { FOUND_WORDS } from '@/words/log';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayInput } from '@/ui/dates';

@@ -4,7 +4,7 @@ import { Controller, useFormContext, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { CountPad } from '@/features/look/CountPad';
-import { FOUND_WORDS } from '@/features/queen/entry-words';
+import { FOUND_WORDS } from '@/words/log';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { dayInput } from '@/ui/dates';

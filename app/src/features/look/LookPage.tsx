@@ -92,7 +92,7 @@ function LookForm({ shown, amended }: LookFormProps) {
   // the line of the day that is being written down, not of today
   const momentShown = faults.day ? now.toISOString() : momentOf(draft.day, now, intakeAt, amended?.at);
   const reckoned = view.counsel
-    ? reckonedLineMm(tube, view.counsel.reservoir, now.toISOString(), momentShown)
+    ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
     : tube.waterLineMm;
 
   const save = async () => {

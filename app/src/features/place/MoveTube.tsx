@@ -1,14 +1,17 @@
+import { heatOf } from '@gentle-burrow/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { router } from 'expo-router';
-import { amendEntry, usePlaces, writeEntry, type ShownQueen } from '@/data/queries';
+import { amendEntry, usePlaces, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
+import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { HEAT_WORDS } from '@/words/heat';
 
 /** Carrying her tube to another place is an entry: her warmth before and after are both reckoned with. */
 export function MoveTube({ shown, onDone }: { shown: ShownQueen; onDone(): void }) {
@@ -23,6 +26,8 @@ export function MoveTube({ shown, onDone }: { shown: ShownQueen; onDone(): void 
     onDone();
     offerUndo(`${label} stands in ${place.name} now.`, () => amendEntry(id, entry.id, null));
   };
+  const profile = useSpecies().find((s) => s.id === shown.view.profileId) ?? null;
+  const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC)] : null;
   const difference = place ? Math.abs(place.tempC - shown.facts.place.tempC) : 0;
   return (
     <View style={styles.form}>
@@ -36,6 +41,11 @@ export function MoveTube({ shown, onDone }: { shown: ShownQueen; onDone(): void 
       ) : (
         <Words soft>There is no other place yet.</Words>
       )}
+      {heat ? (
+        <Caution>
+          <Words kind="small">{heat}</Words>
+        </Caution>
+      ) : null}
       <Words kind="small" soft>
         {difference > 5
           ? 'A large step: rapid swings harm. Carry her over in stages, and keep the water end away from heat.'

@@ -10,12 +10,18 @@ const WORDS: Record<Steadiness['answer'], string> = {
   'nearly steady': 'Nearly steady.',
   unsteady: 'Not steady.',
   'not known': 'Not known yet.',
+  'too hot': 'Too hot.',
 };
 
 /** How steady a spot is, and why. */
 export function Steady({ judged }: { judged: Steadiness }) {
   const p = useBurrow();
-  const color = judged.answer === 'unsteady' ? p.clay : judged.answer === 'nearly steady' ? p.amber : p.ink;
+  const color =
+    judged.answer === 'unsteady' || judged.answer === 'too hot'
+      ? p.clay
+      : judged.answer === 'nearly steady'
+        ? p.amber
+        : p.ink;
   return (
     <View style={[styles.box, { borderColor: p.rule }]} aria-live="polite">
       <Words kind="bold" color={color}>{`${WORDS[judged.answer]} ${judged.says}`}</Words>

@@ -10,7 +10,7 @@ import { DateField, NumberField } from '@/ui/fields';
 import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { KIND_TITLES } from './entry-words';
+import { kindTitle } from '@/features/log/kind-views';
 
 /** What cannot both be right: both readings, and the way to put either right. Nothing is resolved in silence. */
 export function Contradictions({ shown }: { shown: ShownQueen }) {
@@ -47,7 +47,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
     else if (entry.kind === 'intake') setOpen(!open);
     else
       void amendEntry(id, found.original.id, null).then((a) =>
-        offerUndo(`${KIND_TITLES[entry.kind]} withdrawn.`, () => amendEntry(id, a.id, null)),
+        offerUndo(`${kindTitle(entry.kind)} withdrawn.`, () => amendEntry(id, a.id, null)),
       );
   };
   return (

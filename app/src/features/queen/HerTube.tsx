@@ -28,7 +28,7 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
   const a = anatomyOf(facts.tube);
   const counts = Object.fromEntries(MILESTONES.map((m) => [m, ledger.counts[m]?.range]));
   const seenAt = ledger.lastLook?.at ?? ledger.intake?.at;
-  const lineMm = counsel?.reservoir.lineMm ?? facts.tube.waterLineMm;
+  const lineMm = counsel?.water.lineMm ?? facts.tube.waterLineMm;
   const drawing = {
     tube: facts.tube,
     lineMm,
@@ -40,7 +40,7 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
     empty: ledger.loss !== null,
   };
   const lensHeight = 2 * a.R + 6;
-  const dry = counsel?.reservoir.dryAt;
+  const dry = counsel?.water.dryAt;
   return (
     <View style={styles.tube} onLayout={onLayout}>
       <TubeDrawing {...drawing} width={width} scaleBar />

@@ -9,7 +9,7 @@ import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { entryWords, KIND_TITLES, type Names } from './entry-words';
+import { entryWords, kindTitle, type Names } from '@/features/log/kind-views';
 
 const FIRST = 8;
 
@@ -50,14 +50,14 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
   };
   const withdraw = async () => {
     const a = await amendEntry(queenId, original.id, null);
-    offerUndo(`${KIND_TITLES[original.kind]} withdrawn.`, () => amendEntry(queenId, a.id, null));
+    offerUndo(`${kindTitle(original.kind)} withdrawn.`, () => amendEntry(queenId, a.id, null));
   };
   const restore = async () => {
     if (!amendment) return;
     const a = await amendEntry(queenId, amendment.id, null);
     offerUndo('Restored.', () => amendEntry(queenId, a.id, null));
   };
-  const title = `${KIND_TITLES[body.kind]}, ${dayText(body.at)}`;
+  const title = `${kindTitle(body.kind)}, ${dayText(body.at)}`;
   return (
     <View role="listitem" style={[styles.line, { borderBottomColor: p.rule }]}>
       <View style={styles.words}>

@@ -1,4 +1,11 @@
-import { LOSS_CAUSES, type BodyOf, type EntryBody } from '@gentle-burrow/core';
+import {
+  FEED_SPOTS,
+  LOSS_CAUSES,
+  type BodyOf,
+  type EntryBody,
+  type FeedSpot,
+  type FeedWay,
+} from '@gentle-burrow/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -12,8 +19,10 @@ import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { MoveTube } from '@/features/place/MoveTube';
-import { CAUSE_WORDS, CERTAINTY_WORDS } from './entry-words';
+import { CAUSE_WORDS, CERTAINTY_WORDS, SPOT_WORDS } from '@/words/log';
 import { LookedOver } from './LookedOver';
+
+const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
 
 type Open = 'feed' | 'note' | 'move' | 'health' | 'loss' | null;
 
@@ -21,10 +30,19 @@ const FOODS = [
   { value: 'sugar', label: 'Sugar' },
   { value: 'protein', label: 'Protein' },
   { value: 'both', label: 'Both' },
+  { value: 'seeds', label: 'Seeds' },
+] as const;
+const SPOTS = FEED_SPOTS.map((value) => ({ value, label: capital(SPOT_WORDS[value]) }));
+const DISHES = [
+  { value: 'swab', label: 'Cotton bud' },
+  { value: 'foil', label: 'Foil or paper' },
+  { value: 'dish', label: 'Dish' },
+  { value: 'feeder', label: 'Feeder' },
+  { value: 'drop', label: 'Free drop' },
 ] as const;
 const OUTCOMES = [
   { value: 'offered', label: 'Offered' },
-  { value: 'taken', label: 'Taken' },
+  { value: 'taken', label: 'Eaten' },
   { value: 'left', label: 'Left' },
   { value: 'removed', label: 'Taken out' },
 ] as const;
@@ -39,11 +57,14 @@ const CERTAINTIES = (['certain', 'likely', 'guess'] as const).map((value) => ({
   value,
   label: CERTAINTY_WORDS[value],
 }));
-const CAUSES = LOSS_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }));
+const CAUSES = LOSS_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }));
 
 interface Draft {
   food: BodyOf<'feed'>['food'] | null;
   outcome: BodyOf<'feed'>['outcome'];
+  spot: FeedSpot | null;
+  way: FeedWay | null;
+  rushed: boolean;
   note: string;
   how: BodyOf<'loss'>['how'] | null;
   cause: BodyOf<'loss'>['cause'];
@@ -54,6 +75,9 @@ interface Draft {
 const EMPTY: Draft = {
   food: null,
   outcome: 'offered',
+  spot: null,
+  way: null,
+  rushed: false,
   note: '',
   how: null,
   cause: 'unknown',
@@ -105,9 +129,9 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
         <Button
           icon="vibrate"
           mode="outlined"
-          onPress={() => void save({ kind: 'knock', at: at() }, 'Knock kept: it counts like a look.')}
+          onPress={() => void save({ kind: 'knock', at: at() }, 'Bump kept: it counts like a look.')}
         >
-          Knocked
+          Tube was bumped
         </Button>
         <Button
           icon="bandage"
@@ -138,16 +162,48 @@ export function LossAndCare({ shown }: { shown: ShownQueen }) {
             value={draft.outcome}
             onChange={(outcome) => change({ outcome })}
           />
+          <Choice
+            label="Where"
+            options={SPOTS}
+            value={draft.spot}
+            onChange={(spot) => change({ spot })}
+            onClear={() => change({ spot: null })}
+          />
+          <Choice
+            label="How"
+            options={DISHES}
+            value={draft.way}
+            onChange={(way) => change({ way })}
+            onClear={() => change({ way: null })}
+          />
+          {workers !== null && workers.range.high !== 0 ? (
+            <Tick
+              label="Workers rushed at it on opening"
+              on={draft.rushed}
+              onPress={() => change({ rushed: !draft.rushed })}
+            />
+          ) : null}
           <Words kind="small" soft>
             A drop no larger than her head, on foil; protein out after a day. With brood no free liquid in the
-            tube.
+            tube. What is offered is asked about until it is eaten or taken out.
           </Words>
           <Button
             mode="contained"
             disabled={draft.food === null}
             onPress={() =>
               draft.food &&
-              void save({ kind: 'feed', at: at(), food: draft.food, outcome: draft.outcome }, 'Feed kept.')
+              void save(
+                {
+                  kind: 'feed',
+                  at: at(),
+                  food: draft.food,
+                  outcome: draft.outcome,
+                  ...(draft.spot ? { spot: draft.spot } : {}),
+                  ...(draft.way ? { way: draft.way } : {}),
+                  ...(draft.rushed ? { rushed: true } : {}),
+                },
+                'Feed kept.',
+              )
             }
           >
             Keep this feed

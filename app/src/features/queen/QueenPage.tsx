@@ -1,4 +1,4 @@
-import { learnedProfile, withoutOwn } from '@gentle-burrow/core';
+import { learnedProfile } from '@gentle-burrow/core';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -18,7 +18,7 @@ import { HerFounder } from '@/features/founder/HerFounder';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
 import { bandText, dayText } from '@/ui/dates';
-import { Budget } from './Budget';
+import { PeacePanel } from './PeacePanel';
 import { Contradictions } from './Contradictions';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
@@ -50,8 +50,7 @@ function Queen({ shown }: { shown: ShownQueen }) {
   const { facts, view, waiting } = shown;
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const { learn } = useSettings();
-  const taught =
-    profile && learn ? learnedProfile(profile, withoutOwn(shown.learned, profile.id, view.teaches)) : profile;
+  const taught = profile && learn ? learnedProfile(profile, shown.learned[profile.id] ?? {}) : profile;
   const advice = view.counsel;
   const color = advice ? { now: p.clay, soon: p.amber, free: p.ink, rest: p.ink }[advice.pressure] : p.clay;
   return (
@@ -116,7 +115,7 @@ function Queen({ shown }: { shown: ShownQueen }) {
             What next, and why
           </Words>
           {view.ledger.loss ? null : (
-            <Budget budget={advice.budget} next={view.outlook?.next ? NEXT_WORDS[view.outlook.next] : null} />
+            <PeacePanel peace={advice.peace} outlook={view.outlook} water={advice.water} />
           )}
           <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
         </Sheet>
@@ -152,8 +151,8 @@ function Later({ shown }: { shown: ShownQueen }) {
         <Words kind="small">{`By winter, ${dayText(byWinter.on)}: ${workersText(byWinter.workers)}.`}</Words>
       ) : null}
       <Words kind="small" soft>
-        She lays again when the first brood pupates (practice); days and batch sizes beyond the first are our
-        own priors.
+        She lays again when the first brood pupates (common practice); days and batch sizes beyond the first
+        are our own, held loosely.
       </Words>
       <Words kind="small" soft>
         {learnedFrom > 0
@@ -163,14 +162,6 @@ function Later({ shown }: { shown: ShownQueen }) {
     </View>
   );
 }
-
-const NEXT_WORDS = {
-  eggs: 'eggs',
-  larvae: 'larvae',
-  pupae: 'pupae',
-  workers: 'workers',
-  firstBatchEnd: 'the first batch complete',
-} as const;
 
 const REST_DAYS = 14;
 
@@ -197,7 +188,7 @@ function LookActions({ shown }: { shown: ShownQueen }) {
         Log a look
       </Button>
       <Button mode="outlined" icon="weather-night" style={styles.action} onPress={() => void rest()}>
-        Leave her be
+        Leave alone for two weeks
       </Button>
     </View>
   );

@@ -1,10 +1,4 @@
-import {
-  msOf,
-  OUTLOOK_EVENTS,
-  type OutlookEvent,
-  type QueenFacts,
-  type QueenView,
-} from '@gentle-burrow/core';
+import { msOf, OUTLOOK_EVENTS, type QueenFacts, type QueenView } from '@gentle-burrow/core';
 import { scaleTime } from 'd3-scale';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -13,14 +7,8 @@ import { FONTS, SPACE } from '@/theme/tokens';
 import { bandText, dayText, intervalText } from '@/ui/dates';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
+import { EVENT_TITLES } from '@/words/stages';
 
-export const EVENT_TITLES: Record<OutlookEvent, string> = {
-  eggs: 'Eggs',
-  larvae: 'Larvae',
-  pupae: 'Pupae',
-  workers: 'First workers',
-  firstBatchEnd: 'First batch out',
-};
 const BAR = 22;
 const DAY = 86_400_000;
 
@@ -167,6 +155,7 @@ function Axis({ x, width, looks, now }: AxisProps) {
   const [start, end] = x.domain() as [Date, Date];
   const ticks = x.ticks(Math.max(2, Math.floor(width / 90)));
   const nowX = x(now);
+  const labelled = roomy(ticks, x, nowX, (t) => dayText(t.toISOString(), now));
   return (
     <Svg width={width} height={38} aria-hidden>
       <Line x1={x(start)} x2={x(end)} y1={8} y2={8} stroke={p.inkSoft} strokeWidth={1} />
@@ -176,7 +165,7 @@ function Axis({ x, width, looks, now }: AxisProps) {
       {ticks.map((t) => (
         <G key={t.getTime()}>
           <Line x1={x(t)} x2={x(t)} y1={8} y2={13} stroke={p.inkSoft} />
-          {Math.abs(x(t) - nowX) < 40 ? null : (
+          {labelled.has(t) ? (
             <SvgText
               x={x(t)}
               y={28}
@@ -187,7 +176,7 @@ function Axis({ x, width, looks, now }: AxisProps) {
             >
               {dayText(t.toISOString(), now)}
             </SvgText>
-          )}
+          ) : null}
         </G>
       ))}
       <SvgText x={nowX} y={28} fontSize={12} fontFamily={FONTS.sansBold} fill={p.ink} textAnchor="middle">
@@ -195,6 +184,29 @@ function Axis({ x, width, looks, now }: AxisProps) {
       </SvgText>
     </Svg>
   );
+}
+
+/** Width of a letter of an axis label, px, on the safe side. */
+const LETTER = 7;
+const BETWEEN = 8;
+
+/** The ticks whose labels fit beside "today" and beside one another: those with a year are longer. */
+export function roomy(
+  ticks: readonly Date[],
+  x: (t: Date) => number,
+  nowX: number,
+  label: (t: Date) => string,
+): Set<Date> {
+  const half = (text: string) => (text.length * LETTER) / 2;
+  const taken: [number, number][] = [[nowX - half('today'), nowX + half('today')]];
+  const fits = new Set<Date>();
+  for (const t of ticks) {
+    const [from, to] = [x(t) - half(label(t)), x(t) + half(label(t))];
+    if (taken.some(([a, b]) => from < b + BETWEEN && to > a - BETWEEN)) continue;
+    taken.push([from, to]);
+    fits.add(t);
+  }
+  return fits;
 }
 
 const styles = StyleSheet.create({

@@ -70,7 +70,7 @@ function OneVerdict({ verdict, entries, open, onToggle }: OneVerdictProps) {
             <View style={[styles.others, { borderTopColor: p.rule }]}>
               <Words kind="smallBold" soft>
                 {verdict.school
-                  ? `This is the school “${verdict.school}”. Others would say:`
+                  ? `This is the method “${verdict.school}”. Others would say:`
                   : 'Others would say:'}
               </Words>
               {verdict.others.map((o) => (

@@ -188,7 +188,7 @@ function TubeCard({
         tube={tube}
         profile={profile}
         draft={draft}
-        reckonedMm={view.counsel?.reservoir.lineMm ?? tube.waterLineMm}
+        reckonedMm={view.counsel?.water.lineMm ?? tube.waterLineMm}
         stage={stage}
         onStage={setStage}
         onChange={change}

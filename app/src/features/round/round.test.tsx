@@ -1,7 +1,7 @@
-import { shelfRow, DEFAULT_SETTINGS, queenView, type EntryBody, type Entry } from '@gentle-burrow/core';
+import { shelfRow, queenView, type EntryBody, type Entry } from '@gentle-burrow/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
-import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
 import { begin, changes, current, isTold, noChange } from './round';
 import { RoundPage } from './RoundPage';
 
@@ -24,7 +24,7 @@ const look = (ago: number, eggs: number): EntryBody => ({
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const rowOf = (q: ReturnType<typeof madeQueen>) => {
   const now = new Date().toISOString();
-  return shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now);
+  return shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 }));
 };
 
 test('twenty tubes without change: one tap each, and one to begin', async () => {
@@ -83,7 +83,7 @@ describe('the round itself', () => {
   test('no change claims what was counted before, and no water line that nobody read', () => {
     const q = madeQueen('A', 60, [look(30, 6)]);
     const now = new Date().toISOString();
-    const body = noChange(queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now);
+    const body = noChange(queenView(q, SETTINGS, now, { draws: 300 }), now);
     expect(body).toMatchObject({ eggs: { low: 6, high: 6 }, wetFront: 'right', text: 'no change' });
     expect(body).not.toHaveProperty('waterLineMm');
     // caught alone, she had none, and has none still

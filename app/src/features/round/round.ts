@@ -6,6 +6,7 @@ import {
   type QueenView,
   type ShelfRow,
 } from '@gentle-burrow/core';
+import { AWAITED } from '@/words/stages';
 
 /** What became of one tube in this round. */
 export type Outcome = 'no-change' | 'looked' | 'skipped';
@@ -69,14 +70,6 @@ export function noChange(view: QueenView, now: Instant): BodyOf<'look'> {
   };
 }
 
-const WORDS: Record<OutlookEvent, string> = {
-  eggs: 'eggs',
-  larvae: 'larvae',
-  pupae: 'pupae',
-  workers: 'first workers',
-  firstBatchEnd: 'the last of the first batch',
-};
-
 /** What to check at this tube, and why: what is due, then what is likely to be new. */
 export function checksFor(row: ShelfRow | undefined, view: QueenView): string[] {
   const next = view.outlook?.next;
@@ -85,12 +78,12 @@ export function checksFor(row: ShelfRow | undefined, view: QueenView): string[] 
     ...(row?.pressure === 'now' || row?.pressure === 'soon' ? ['Needs you: see what next.'] : []),
     ...(next && chance !== undefined
       ? [
-          `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${WORDS[next]}`}? ${Math.round(chance * 100)} % likely by now.`,
+          `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${AWAITED[next]}`}? ${Math.round(chance * 100)} % likely by now.`,
         ]
       : []),
     ...(view.ledger.wetFront === null ? ['How far is the plug wet? Nobody has noted it.'] : []),
     ...(view.ledger.mould && view.ledger.mould.value !== 'none' ? ['Has the mould spread?'] : []),
-    ...(view.counsel && view.counsel.reservoir.readings < 2
+    ...(view.counsel && view.counsel.water.readings < 2
       ? ['Read the water line: it corrects the reckoning.']
       : []),
   ];
@@ -121,12 +114,12 @@ function shift(
   const now = row.next;
   if (!before || !now) return row.lost ? 'lost' : 'nothing more is awaited';
   if (before.event !== now.event)
-    return `${WORDS[before.event]} seen; next ${WORDS[now.event]}${when(now.band.p50, dayText)}`;
+    return `${AWAITED[before.event]} seen; next ${AWAITED[now.event]}${when(now.band.p50, dayText)}`;
   const [a, b] = [before.p50, now.band.p50];
-  if (!a || !b) return `${WORDS[now.event]}${when(b, dayText)}`;
+  if (!a || !b) return `${AWAITED[now.event]}${when(b, dayText)}`;
   const days = Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
-  if (days === 0) return `${WORDS[now.event]} as before, about ${dayText(b)}`;
-  return `${WORDS[now.event]} ${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'sooner'}, about ${dayText(b)}`;
+  if (days === 0) return `${AWAITED[now.event]} as before, about ${dayText(b)}`;
+  return `${AWAITED[now.event]} ${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'sooner'}, about ${dayText(b)}`;
 }
 
 const when = (at: Instant | null, dayText: (at: Instant) => string): string =>

@@ -1,13 +1,20 @@
-import { LOOKING_SCHOOLS, type KeeperSettings, type PlaceChoice } from '@gentle-burrow/core';
+import {
+  LOOKING_SCHOOLS,
+  NEST_SCHOOLS,
+  SPACE_SCHOOLS,
+  type KeeperSettings,
+  type PlaceChoice,
+} from '@gentle-burrow/core';
 import { useState } from 'react';
 import { Linking, StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
-import { useSettings } from '@/data/queries';
+import { useSettings, useSettingsKnown } from '@/data/queries';
 import { setPreferences, usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
+import { Loading } from '@/ui/states';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 
@@ -35,24 +42,70 @@ const HEMISPHERES = [
   { value: 'south', label: 'Southern' },
 ] as const;
 
+const DEVICE = 'device';
+/** That of the device, and the one that is set when it is another: a keeper has one home. */
+function zones(set: string | null): { value: string; label: string; hint?: string }[] {
+  const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return [
+    { value: DEVICE, label: 'As the device', hint: here.replace(/_/g, ' ') },
+    { value: here, label: `Always ${here.replace(/_/g, ' ')}`, hint: 'also when travelling' },
+    ...(set && set !== here ? [{ value: set, label: `Always ${set.replace(/_/g, ' ')}` }] : []),
+  ];
+}
+
+/** Shown once what was decided before is known, so that one choice does not undo the others. */
 export function SettingsPage() {
+  const known = useSettingsKnown();
+  return (
+    <Screen question="How do you keep them?" back="/">
+      {known ? <Decisions /> : <Loading what="your settings" />}
+    </Screen>
+  );
+}
+
+function Decisions() {
   const settings = useSettings();
   const preferences = usePreferences();
   const [places, setPlaces] = useState<PlaceChoice>('withheld');
   const decide = (change: Partial<KeeperSettings>) =>
     void put({ what: 'settings', settings: { ...settings, ...change } });
   return (
-    <Screen question="How do you keep them?" back="/">
+    <>
       <Choice
-        label="Your school of looking"
+        label="Your method of looking"
         options={LOOKING_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
         value={settings.lookingSchool}
         onChange={(lookingSchool) => decide({ lookingSchool })}
       />
       <Words kind="small" soft>
-        Keepers disagree, and no school is proven best. Each answer shows which school speaks and what the
+        Keepers disagree, and no method is proven best. Each answer shows which method speaks and what the
         others would say.
       </Words>
+      <Choice
+        label="When a foraging space is given"
+        options={SPACE_SCHOOLS.filter((s) => s.id !== 'from-the-start').map((s) => ({
+          value: s.id,
+          label: s.name,
+          hint: s.says,
+        }))}
+        value={settings.spaceSchool}
+        onChange={(spaceSchool) => decide({ spaceSchool })}
+      />
+      <Words kind="small" soft>
+        A queen that must eat gets one from the start, whatever is chosen here.
+      </Words>
+      <Choice
+        label="When a nest is given"
+        options={NEST_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+        value={settings.nestSchool}
+        onChange={(nestSchool) => decide({ nestSchool })}
+      />
+      <Choice
+        label="Your time zone, for days and dates"
+        options={zones(settings.zone)}
+        value={settings.zone ?? DEVICE}
+        onChange={(zone) => decide({ zone: zone === DEVICE ? null : zone })}
+      />
       <Choice
         label="Half of the earth, for the seasons"
         options={HEMISPHERES}
@@ -133,7 +186,7 @@ export function SettingsPage() {
           Take the captures with you
         </Button>
       </Sheet>
-    </Screen>
+    </>
   );
 }
 

@@ -1,9 +1,8 @@
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { Linking } from 'react-native';
 import { drop, outboxItems } from '@/data/outbox';
 import { setPreferences } from '@/theme/preferences';
-import { madeQueen, PretendServer, show } from '../../../test/kit';
+import { madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
 import { SettingsPage } from './SettingsPage';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
@@ -16,7 +15,7 @@ afterEach(async () => {
 async function open() {
   const server = new PretendServer([madeQueen('A', 30)]);
   show(<SettingsPage />);
-  await waitFor(() => expect(globalThis.fetch).toHaveBeenCalled());
+  await screen.findByRole('radio', { name: /^Hands off/ });
   return server;
 }
 const choose = (name: RegExp | string) => fireEvent.click(screen.getByRole('radio', { name }));
@@ -25,7 +24,7 @@ test('the school is decided for all queens and sent', async () => {
   const server = await open();
   choose(/^Hands off/);
   await waitFor(() =>
-    expect(server.bodiesOf('/settings')).toEqual([{ ...DEFAULT_SETTINGS, lookingSchool: 'hands-off' }]),
+    expect(server.bodiesOf('/settings')).toEqual([{ ...SETTINGS, lookingSchool: 'hands-off' }]),
   );
 });
 

@@ -29,7 +29,7 @@ test('the urgent first, the resting in their sleeves, the lost last', async () =
     madeQueen('Rest', 30, [look(3)]),
     madeQueen('Dry', 30, [look(3, { wetFront: 'dry' })]),
     madeQueen('Gone', 30, [{ kind: 'loss', at: daysAgo(2), how: 'died', cause: 'unknown' }]),
-    madeQueen('Free', 60, [look(20)]),
+    madeQueen('Free', 45, [look(20)]),
   ]);
   show(<ShelfPane />);
   await screen.findByText(/One tube needs you now/);

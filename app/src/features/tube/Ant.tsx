@@ -15,6 +15,8 @@ interface AntsProps {
   lengthMm: number;
   color: string;
   queen?: boolean;
+  /** A rim in this colour, so that she stands out from what lies behind her. */
+  halo?: string;
 }
 
 // One long: head to the right, feet at 0, y downwards.
@@ -31,7 +33,7 @@ const bodyParts = (queen: boolean) => [
 ];
 
 /** Ants seen from the side, drawn to their length. */
-export function Ants({ ants, floor, lengthMm, color, queen = false }: AntsProps) {
+export function Ants({ ants, floor, lengthMm, color, queen = false, halo }: AntsProps) {
   const side = (a: AntPlace) => (a.facesWater ? -lengthMm : lengthMm);
   const limbs = ants.map((a) =>
     placed(LIMBS, { x: a.x, y: floor, turn: 0, scaleX: side(a), scaleY: lengthMm }),
@@ -49,6 +51,15 @@ export function Ants({ ants, floor, lengthMm, color, queen = false }: AntsProps)
   );
   return (
     <G>
+      {halo ? (
+        <Path
+          d={bodies.join('')}
+          fill={halo}
+          stroke={halo}
+          strokeWidth={0.1 * lengthMm}
+          strokeLinejoin="round"
+        />
+      ) : null}
       <Path
         d={limbs.join('')}
         stroke={color}

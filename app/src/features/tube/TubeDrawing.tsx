@@ -105,20 +105,6 @@ export function TubeDrawing(props: TubeDrawingProps) {
         <Sleeve from={a.chamberStart - 3} to={tube.lengthMm + 1.4} R={a.R} words={sleeve} />
       ) : (
         <G>
-          {empty ? null : (
-            <Ants
-              ants={[
-                {
-                  x: clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2),
-                  facesWater: true,
-                },
-              ]}
-              floor={floor}
-              lengthMm={queenMm}
-              color={palette.queen}
-              queen
-            />
-          )}
           {ghosts ? (
             <G opacity={0.4}>
               {counts.eggs ? null : <Eggs {...pile} n={5} x={at(PILE_AT.eggs)} />}
@@ -154,6 +140,22 @@ export function TubeDrawing(props: TubeDrawingProps) {
               color={palette.queen}
             />
           </G>
+          {/* last, with a pale rim: brood never hides her */}
+          {empty ? null : (
+            <Ants
+              ants={[
+                {
+                  x: clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2),
+                  facesWater: true,
+                },
+              ]}
+              floor={floor}
+              lengthMm={queenMm}
+              color={palette.queen}
+              queen
+              halo={palette.sheet}
+            />
+          )}
         </G>
       )}
       {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}

@@ -1,4 +1,5 @@
 import {
+  dayOf,
   dueAt,
   PREPARE,
   planVisits,
@@ -7,6 +8,7 @@ import {
   type ShelfRow,
   type VisitPlan,
 } from '@gentle-burrow/core';
+import { zoneNow } from '@/ui/dates';
 
 /** How far ahead visits are planned, days. */
 export const AHEAD_DAYS = 90;
@@ -27,9 +29,9 @@ export function planOf(
   const due = rows.flatMap(dueAt);
   const plan = planVisits(
     due.filter((d) => !d.timer),
-    { weekdays, absences, from: now.toISOString(), days: AHEAD_DAYS },
+    { weekdays, absences, from: now.toISOString(), days: AHEAD_DAYS, zone: zoneNow() },
   );
-  const today = now.toISOString().slice(0, 10);
+  const today = dayOf(now.toISOString(), zoneNow());
   const wanted = new Set(
     plan.visits.filter((v) => v.day === today).flatMap((v) => v.windows.map((w) => w.queenId)),
   );
@@ -37,7 +39,10 @@ export function planOf(
     plan.visits.find((v) => v.windows.some((w) => w.queenId === id))?.day ?? null;
   const resting = rows
     .filter((r) => !r.lost && !wanted.has(r.queen.id))
-    .map((row) => ({ row, until: nextVisit(row.queen.id) ?? row.restUntil?.slice(0, 10) ?? null }))
+    .map((row) => ({
+      row,
+      until: nextVisit(row.queen.id) ?? (row.restUntil ? dayOf(row.restUntil, zoneNow()) : null),
+    }))
     .sort((a, b) => (a.until ?? '9').localeCompare(b.until ?? '9'));
   return { ...plan, timers: due.filter((d) => d.timer), resting };
 }

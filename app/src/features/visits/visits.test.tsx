@@ -1,8 +1,8 @@
-import { dueAt, DEFAULT_SETTINGS, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
+import { dueAt, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { CohortPage } from '@/features/cohort/CohortPage';
 import { drop, outboxItems } from '@/data/outbox';
-import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
 import { planOf, toPrepare } from './plan';
 import { VisitsPage } from './VisitsPage';
 
@@ -29,7 +29,7 @@ const waiting = (label: string) => {
 const workers = (ago: number) => look(ago, { workers: { low: 5, high: 5 } });
 const rowsOf = (...queens: ReturnType<typeof madeQueen>[]) => {
   const now = new Date().toISOString();
-  return queens.map((q) => shelfRow(q, queenView(q, DEFAULT_SETTINGS, now, { draws: 300 }), now));
+  return queens.map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
 };
 
 describe('the plan of a shelf', () => {

@@ -1,6 +1,7 @@
 import {
   countText,
   MILESTONES,
+  type Caste,
   OUTLOOK_EVENTS,
   type CountRange,
   type Instant,
@@ -24,6 +25,8 @@ import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
+import { CASTE_WORDS } from '@/words/log';
+import { EVENT_TITLES } from '@/words/stages';
 import { countdown, insideWords, type Countdown } from './likely';
 
 /** What is she probably doing? Something better to open than the drawer. */
@@ -106,7 +109,7 @@ function LikelyTube({
           tube={facts.tube}
           width={Math.max(0, width - 4)}
           view={lensView(a, 2 * a.R + 6, width)}
-          lineMm={view.counsel?.reservoir.lineMm ?? facts.tube.waterLineMm}
+          lineMm={view.counsel?.water.lineMm ?? facts.tube.waterLineMm}
           counts={counts}
           chances={chances}
           queenAtMm={view.ledger.queenSeen?.atMm ?? null}
@@ -159,14 +162,6 @@ function CountdownBand({ count }: { count: Countdown }) {
   );
 }
 
-const TITLES = {
-  eggs: 'First eggs',
-  larvae: 'First larvae',
-  pupae: 'First pupae',
-  workers: 'First workers',
-  firstBatchEnd: 'First batch out',
-} as const;
-
 function Milestones({
   shown,
   outlook,
@@ -185,7 +180,7 @@ function Milestones({
     known?.first.by
       ? [
           {
-            name: `First ${caste === 'alates' ? 'winged young' : caste}`,
+            name: `First ${CASTE_WORDS[caste as Caste]}`,
             said: intervalText(known.first),
             done: true,
           },
@@ -198,7 +193,7 @@ function Milestones({
       const { status, band } = outlook.events[e];
       const seen = status === 'seen' && e !== 'firstBatchEnd';
       return {
-        name: TITLES[e],
+        name: EVENT_TITLES[e],
         said: seen ? `seen ${intervalText(ledger.appearances[e].interval)}` : bandText(band, now),
         done: seen,
       };

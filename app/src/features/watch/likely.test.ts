@@ -52,6 +52,6 @@ test('with the first workers out it counts the days to the last of the batch', (
     [20, [0, 6, 2]],
     [1, [4, 0, 7, 1]],
   ]);
-  expect(countdown(out, NOW)?.title).toBe('The last of her first batch');
+  expect(countdown(out, NOW)?.title).toBe('The last of the first batch');
   expect(words(out)).toMatch(/worker/);
 });

@@ -1,19 +1,19 @@
 import {
+  listed,
   MILESTONES,
+  numbered,
   type LaterOutlook,
   type Milestone,
   type Outlook,
-  type OutlookEvent,
 } from '@gentle-burrow/core';
-
-const ONE: Record<Milestone, string> = { eggs: 'egg', larvae: 'larva', pupae: 'pupa', workers: 'worker' };
+import { HER_FIRST } from '@/words/stages';
 
 /** "Probably 8 to 14 larvae and 2 to 9 pupae; perhaps eggs." */
 export function insideWords({ inside }: LaterOutlook): string {
   const number = (m: Milestone) => {
     const low = Math.max(1, Math.round(inside[m].count.p10));
     const high = Math.max(low, Math.round(inside[m].count.p90));
-    return low === high ? `${low} ${low === 1 ? ONE[m] : m}` : `${low} to ${high} ${m}`;
+    return low === high ? numbered(low, m) : `${low} to ${high} ${m}`;
   };
   const there = (from: number, to: number) =>
     MILESTONES.filter((m) => inside[m].chance >= from && inside[m].chance < to);
@@ -27,9 +27,6 @@ export function insideWords({ inside }: LaterOutlook): string {
   return probably.length > 0 && perhaps.length > 0 ? `${first}; perhaps ${listed(perhaps)}.` : `${first}.`;
 }
 
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1] ?? ''}`;
-
 export interface Countdown {
   title: string;
   says: string;
@@ -38,14 +35,6 @@ export interface Countdown {
   middle: number;
   high: number;
 }
-
-const TITLES: Record<OutlookEvent, string> = {
-  eggs: 'Her first eggs',
-  larvae: 'Her first larvae',
-  pupae: 'Her first pupae',
-  workers: 'Her first workers',
-  firstBatchEnd: 'The last of her first batch',
-};
 
 /** Days until the next thing, as a band; null when nothing is awaited, or it is beyond the horizon. */
 export function countdown(outlook: Outlook, now: Date): Countdown | null {
@@ -64,5 +53,5 @@ export function countdown(outlook: Outlook, now: Date): Countdown | null {
         : from === to
           ? `in about ${to} days`
           : `in ${from} to ${to} days`;
-  return { title: event ? TITLES[event] : 'Workers of her second batch', says, low, middle, high };
+  return { title: event ? HER_FIRST[event] : 'Workers of her second batch', says, low, middle, high };
 }

@@ -1,6 +1,6 @@
 import {
   OUTLOOK_EVENTS,
-  withoutOwn,
+  lookingSchool,
   type Band,
   type Instant,
   type Outlook,
@@ -12,7 +12,9 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { useSettings, type ShownQueen } from '@/data/queries';
-import { EVENT_TITLES } from '@/features/queen/StageChart';
+import { Caution } from '@/ui/Sheet';
+import { HEAT_WORDS } from '@/words/heat';
+import { EVENT_TITLES } from '@/words/stages';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -27,7 +29,8 @@ import { useWhatIf } from './use-what-if';
 const BAR = 30;
 const DAY = 86_400_000;
 /** Days between looks of each school, as the slider begins. */
-const EVERY = { weekly: 7, fortnightly: 14, 'three-to-four-weeks': 25, 'hands-off': 60 } as const;
+/** With hands off nobody looks for so long. */
+const HANDS_OFF_DAYS = 60;
 
 /** What if she stood warmer, were looked at less, or wintered now? Moves with the sliders; nothing is changed. */
 export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
@@ -36,7 +39,12 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const units = usePreferences();
   const school = facts.queen.lookingSchool ?? settings.lookingSchool;
   const asItIs: WhatIf = useMemo(
-    () => ({ warmerC: 0, winterWeeks: 0, lookEveryDays: EVERY[school], learn: settings.learn }),
+    () => ({
+      warmerC: 0,
+      winterWeeks: 0,
+      lookEveryDays: lookingSchool(school).everyDays ?? HANDS_OFF_DAYS,
+      learn: settings.learn,
+    }),
     [school, settings.learn],
   );
   const [change, setChange] = useState<WhatIf>(asItIs);
@@ -48,9 +56,8 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const now = new Date();
   const set = (part: Partial<WhatIf>) => setChange({ ...change, ...part });
   const { answer } = told ?? {};
-  const taught = view.species.some(
-    (k) => Object.keys(withoutOwn(shown.learned, k.profileId, view.teaches)).length > 0,
-  );
+  const taught = view.species.some((k) => Object.keys(shown.learned[k.profileId] ?? {}).length > 0);
+  const heat = answer?.heat ? HEAT_WORDS[answer.heat] : null;
   const looks = answer?.looks;
   const touched = JSON.stringify(change) !== JSON.stringify(asItIs);
   return (
@@ -92,6 +99,11 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
           on={change.learn}
           onPress={() => set({ learn: !change.learn })}
         />
+      ) : null}
+      {heat ? (
+        <Caution>
+          <Words kind="small">{heat}</Words>
+        </Caution>
       ) : null}
       {answer?.trouble ? <Words>{answer.trouble}</Words> : null}
       {answer?.outlook && view.outlook ? (

@@ -23,7 +23,9 @@ class SlowWorker {
   answer(): void {
     const { change, draws } = this.questions().pop() as { change: WhatIf; draws: number };
     act(() =>
-      this.onmessage?.({ data: { change, draws, answer: { outlook: null, looks: null, trouble: null } } }),
+      this.onmessage?.({
+        data: { change, draws, answer: { outlook: null, looks: null, heat: null, trouble: null } },
+      }),
     );
   }
 }

@@ -1,0 +1,19 @@
+import { countsWords, findingWords } from '../parts';
+import { joined, type KindView } from '../kind-view';
+import { FOUND_WORDS } from '@/words/log';
+
+export const intake: KindView<'intake'> = {
+  title: 'Taken in',
+  words: (body) =>
+    joined(
+      FOUND_WORDS[body.found],
+      body.where,
+      body.weather,
+      body.wings !== 'unknown' && `wings ${body.wings === 'winged' ? 'kept' : 'shed'}`,
+      body.queens !== undefined && body.queens > 1 && `${body.queens} queens in one tube`,
+      countsWords(body),
+      body.welcomeDrop && 'a welcome drop given',
+      body.inspection && findingWords(body.inspection.findings),
+      body.text,
+    ),
+};

@@ -1,0 +1,6 @@
+import { joined, type KindView } from '../kind-view';
+
+export const move: KindView<'move'> = {
+  title: 'Moved',
+  words: (body, names) => joined(`carried to ${names.place?.(body.placeId) ?? 'another place'}`, body.text),
+};

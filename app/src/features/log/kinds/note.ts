@@ -1,0 +1,3 @@
+import type { KindView } from '../kind-view';
+
+export const note: KindView<'note'> = { title: 'Note', words: (body) => body.text };

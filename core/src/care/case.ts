@@ -1,0 +1,144 @@
+import type { LookingSchoolId, NestSchoolId, Place, SpaceSchoolId, TubeHome } from '../facts';
+import { founderBelief, type FounderBelief, type Outlook, type QueenLedger } from '../founding';
+import { msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
+import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
+import type { SpeciesProfile } from '../species';
+import { reservoirBand, type Reservoir } from '../tube';
+import { placeTemperature, temperatureAt } from '../warmth';
+import { peaceOf, type Peace } from './disturbance';
+import { figure } from './practice';
+import { lookingSchool, type LookingSchool } from './schools';
+
+/** What a case is made from. */
+export interface CaseInput {
+  profile: SpeciesProfile;
+  ledger: QueenLedger;
+  /** Null for a social parasite: no founding plan is pretended. */
+  outlook: Outlook | null;
+  /** What kind of founder she is held to be; by her profile alone when not given. */
+  founder?: FounderBelief;
+  tube: TubeHome;
+  place: Place;
+  lookingSchool: LookingSchoolId;
+  spaceSchool?: SpaceSchoolId;
+  nestSchool?: NestSchoolId;
+  hemisphere?: Hemisphere;
+  zone?: Zone;
+  now: Instant;
+}
+
+/** Must she eat while she founds? One answer for all rules. Host-fed: a parasite's host workers feed her. */
+export type Eating = 'must' | 'perhaps' | 'no' | 'host-fed';
+
+/** Where her colony is in its life. Gone: nobody is left to be cared for. */
+export type Life = 'founding' | 'colony' | 'orphans' | 'gone';
+
+/** Everything that a rule may look at. */
+export interface Case {
+  now: Instant;
+  zone: Zone;
+  hemisphere: Hemisphere;
+  profile: SpeciesProfile;
+  known: QueenLedger;
+  ahead: Outlook | null;
+  founder: FounderBelief;
+  eating: Eating;
+  life: Life;
+  tube: TubeHome;
+  place: Place;
+  /** How warm she stands now. */
+  tempC: number;
+  water: Reservoir;
+  looking: LookingSchool;
+  spaceSchool: SpaceSchoolId;
+  nestSchool: NestSchoolId;
+  /** Her own or her host's, as last counted, less the dead found since; null when none was ever seen. */
+  workers: { range: CountRange; at: Instant; entryId: string } | null;
+  /** The winter that it is, or the next; null for kinds that do not winter. */
+  winter: Winter | null;
+  phase: Phase;
+  /** She stands in the cold of winter, on purpose. */
+  wintering: boolean;
+  peace: Peace;
+}
+
+/** @throws InputError when the tube or its readings cannot be */
+export function caseOf(input: CaseInput): Case {
+  const { profile, ledger: known, outlook: ahead, tube, place, now } = input;
+  const { hemisphere = 'north', zone = UTC } = input;
+  const tempC = temperatureAt(placeTemperature(place), now);
+  const founder =
+    input.founder ??
+    founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
+  const eating = eatingOf(founder);
+  const winter = winterAround(now, hemisphere, zone);
+  const phase = phaseOf(now, winter);
+  const looking = lookingSchool(input.lookingSchool);
+  const counted = known.counts.workers;
+  const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
+  return {
+    now,
+    zone,
+    hemisphere,
+    profile,
+    known,
+    ahead,
+    founder,
+    eating,
+    life: lifeOf(known, ahead, eating),
+    tube,
+    place,
+    tempC,
+    water: waterOf(known, tube, place, tempC, now),
+    looking,
+    spaceSchool: input.spaceSchool ?? 'about-fifteen',
+    nestSchool: input.nestSchool ?? 'count',
+    workers: counted && counted.range.high !== 0 ? counted : null,
+    winter: profile.winters.value ? winter : null,
+    phase: profile.winters.value ? phase : 'growing',
+    wintering: profile.winters.value && isWinteringTempC(tempC) && (planned || WINTER_PHASES.includes(phase)),
+    peace: peaceOf(known, ahead, looking, eating === 'must', now),
+  };
+}
+
+const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
+
+function eatingOf({ course }: FounderBelief): Eating {
+  switch (course) {
+    case 'feed-throughout':
+      return 'must';
+    case 'offer-and-watch':
+      return 'perhaps';
+    case 'no-plan':
+      return 'host-fed';
+    case 'water-only':
+      return 'no';
+  }
+}
+
+/** Founding ends with the first batch, or when there are workers enough, whichever is seen first. */
+function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life {
+  if (known.loss) return known.loss.orphans ? 'orphans' : 'gone';
+  const workers = known.counts.workers?.range;
+  if (!workers || workers.high === 0) return 'founding';
+  if (eating === 'host-fed') return 'colony';
+  const grown = workers.low >= figure('grownWorkers');
+  const cameWhole = known.appearances.workers.byEntry === known.intake?.entryId;
+  return grown || cameWhole || ahead?.next === null ? 'colony' : 'founding';
+}
+
+/**
+ * Her water by every line read of this filling. A line cannot rise by itself: when it stands far higher than before, it is
+ * another filling, and what was read before says nothing of it.
+ */
+function waterOf(known: QueenLedger, tube: TubeHome, place: Place, tempC: number, now: Instant): Reservoir {
+  const start = { at: tube.setUpAt, mm: tube.waterLineMm };
+  const later = known.waterReadings.filter((r) => msOf(r.at) > msOf(start.at) && r.mm <= tube.lengthMm);
+  let readings = [start, ...later];
+  readings.forEach((r, i) => {
+    const before = readings[i - 1];
+    if (before && r.mm - before.mm > figure('newFillMm')) readings = readings.slice(i);
+  });
+  const room = { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs };
+  return reservoirBand(tube, readings, room, now);
+}

@@ -1,0 +1,140 @@
+import type { Outlook, QueenLedger } from '../founding';
+import type { Disturbance } from '../log';
+import { addDays, DAY_MS, daysBetween, latest, msOf, type Instant } from '../quantity';
+import { figure, type PracticeId } from './practice';
+import type { LookingSchool } from './schools';
+
+/** What each disturbance costs against a look; that all spend from one account is common practice. */
+const WEIGHTS: Record<Disturbance, PracticeId> = {
+  intake: 'weightIntake',
+  look: 'weightLook',
+  feed: 'weightFeedCell',
+  'feed-cell': 'weightFeedCell',
+  'feed-outside': 'weightFeedOutside',
+  'take-out': 'weightFeedOutside',
+  move: 'weightMove',
+  knock: 'weightKnock',
+  health: 'weightHealth',
+};
+
+/** The one account of what she has been put through, and of when she may be looked at again. */
+export interface Peace {
+  /** In looks, over the last four weeks. */
+  spent: number;
+  /** Looks that the keeper's method allows in four weeks; null for hands off, which goes by a date. */
+  allowed: number | null;
+  /** From then on a look costs her little; null when it does so now. */
+  nextFree: Instant | null;
+  /** Disturbances a week up to the last one, in looks, feeding a queen that must eat left out. */
+  perWeek: number;
+  /** Looks since she was taken in. */
+  looks: number;
+  /** More than is good for her, and lately. */
+  restless: boolean;
+  lastAt: Instant | null;
+  evidence: string[];
+}
+
+interface Opening {
+  at: Instant;
+  weight: number;
+  entryId: string;
+  isIntake: boolean;
+  isFeed: boolean;
+}
+
+/** A feed of which nobody said where it was put goes into the outer room of a queen that must eat, else into the cell. */
+export function weightOf(kind: Disturbance, mustEat: boolean): number {
+  return figure(kind === 'feed' && mustEat ? 'weightFeedOutside' : WEIGHTS[kind]);
+}
+
+/** Entries of one visit are one opening, as heavy as the heaviest: a look on the way costs nothing extra. */
+function openings(known: QueenLedger, mustEat: boolean): Opening[] {
+  const list: Opening[] = [];
+  for (const { kind, at, entryId } of known.disturbances) {
+    const weight = weightOf(kind, mustEat);
+    const isFeed = kind.startsWith('feed') || kind === 'take-out';
+    const last = list[list.length - 1];
+    if (last && !last.isIntake && daysBetween(last.at, at) * 24 <= figure('oneVisitHours')) {
+      if (weight > last.weight) Object.assign(last, { weight, entryId, isFeed });
+    } else list.push({ at, weight, entryId, isIntake: kind === 'intake', isFeed });
+  }
+  return list;
+}
+
+/** Disturbances a week, in looks, over the four weeks before a moment; over two weeks at the least. */
+function perWeekAt(felt: readonly Opening[], at: Instant, intake: Instant | null): number {
+  const from = msOf(at) - figure('periodDays') * DAY_MS;
+  const sum = felt
+    .filter((o) => msOf(o.at) > from && msOf(o.at) <= msOf(at))
+    .reduce((a, o) => a + o.weight, 0);
+  const weeks = intake ? daysBetween(intake, at) / 7 : 2;
+  return sum / Math.max(2, Math.min(weeks, figure('periodDays') / 7));
+}
+
+/** Openings that tell of restlessness: not being taken in, nor the feeds of a queen that must eat. */
+const feltOf = (list: readonly Opening[], mustEat: boolean): Opening[] =>
+  list.filter((o) => !o.isIntake && !(mustEat && o.isFeed));
+
+/** Disturbed more than once a week up to the last time: then four weeks of quiet are asked for. */
+function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant | null): boolean {
+  const felt = feltOf(list, mustEat);
+  const last = felt[felt.length - 1];
+  return last !== undefined && perWeekAt(felt, last.at, intake) > figure('restlessPerWeek');
+}
+
+/**
+ * Each disturbance asks for quiet: as many days as the method puts between looks, times its weight; more than one a week
+ * for four weeks, and never for longer. So no feed makes a look forbidden for good.
+ */
+function quietUntil(list: readonly Opening[], everyDays: number, restless: boolean): Instant | null {
+  const asked = list.map((o) => addDays(o.at, o.weight * everyDays));
+  const last = list[list.length - 1];
+  return latest(...asked, restless && last ? addDays(last.at, figure('mostQuietDays')) : null);
+}
+
+/** From when on a look is free by a method; null when it always was. */
+export function freeFrom(
+  known: QueenLedger,
+  ahead: Outlook | null,
+  school: LookingSchool,
+  mustEat: boolean,
+): Instant | null {
+  const list = openings(known, mustEat);
+  const settled = known.intake ? addDays(known.intake.at, figure('settleDays')) : null;
+  const workers = ahead?.events.workers;
+  const last = list[list.length - 1]?.at;
+  let quiet: Instant | null;
+  const restless = isRestless(list, mustEat, known.intake?.at ?? null);
+  if (workers?.status === 'seen') quiet = quietUntil(list, figure('withWorkersDays'), false);
+  else if (school.everyDays !== null) quiet = quietUntil(list, school.everyDays, restless);
+  else quiet = last ? (workers?.band.p50 ?? addDays(last, figure('openWaitDays'))) : null;
+  return latest(settled, quiet, known.restUntil?.until);
+}
+
+export function peaceOf(
+  known: QueenLedger,
+  ahead: Outlook | null,
+  school: LookingSchool,
+  mustEat: boolean,
+  now: Instant,
+): Peace {
+  const list = openings(known, mustEat);
+  const recent = list.filter((o) => msOf(now) - msOf(o.at) < figure('periodDays') * DAY_MS);
+  const spent = recent.reduce((sum, o) => sum + o.weight, 0);
+  const free = freeFrom(known, ahead, school, mustEat);
+  const felt = feltOf(list, mustEat);
+  const intake = known.intake?.at ?? null;
+  const last = felt[felt.length - 1]?.at ?? null;
+  const quietDays = last === null ? Infinity : daysBetween(last, now);
+  return {
+    spent,
+    allowed: school.everyDays === null ? null : figure('periodDays') / school.everyDays,
+    nextFree: free !== null && msOf(free) > msOf(now) ? free : null,
+    perWeek: last === null ? 0 : perWeekAt(felt, last, intake),
+    looks: known.looksSpent,
+    restless: isRestless(list, mustEat, intake) && quietDays < figure('mostQuietDays'),
+    lastAt: list[list.length - 1]?.at ?? null,
+    evidence: felt.slice(-3).map((o) => o.entryId),
+  };
+}

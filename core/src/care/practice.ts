@@ -1,0 +1,137 @@
+import { practice, prior, type Figure } from '../species';
+
+/** A figure of practice: its value, what it counts, what it means, who says so, and of which school it is. */
+export interface PracticeFigure extends Figure<number> {
+  unit: 'days' | 'hours' | '°C' | 'share' | 'looks' | 'workers' | 'mm' | 'times' | 'refusals';
+  means: string;
+  school?: string;
+}
+
+type Unit = PracticeFigure['unit'];
+const common = (value: number, unit: Unit, means: string, school?: string): PracticeFigure => ({
+  ...practice(value),
+  unit,
+  means,
+  ...(school ? { school } : {}),
+});
+const own = (value: number, unit: Unit, means: string, why = 'our own, held loosely'): PracticeFigure => ({
+  ...prior(value, why),
+  unit,
+  means,
+});
+
+/** Every figure that a rule goes by, once. The field guide's tables and all sentences are made from these. */
+export const PRACTICE = {
+  // looking
+  settleDays: common(7, 'days', 'a first look sooner after settling is never needed'),
+  weeklyDays: common(7, 'days', 'between disturbances', 'weekly'),
+  fortnightDays: common(14, 'days', 'between disturbances', 'every two weeks'),
+  threeWeeksDays: common(21, 'days', 'between disturbances', 'every three to four weeks'),
+  withWorkersDays: common(7, 'days', 'between looks once workers are out'),
+  openWaitDays: own(28, 'days', 'hands off waits so long when no date for workers can be given'),
+  lookSlackDays: own(14, 'days', 'a planned look may wait'),
+  periodDays: own(28, 'days', 'over which disturbances are added up'),
+  mostQuietDays: own(28, 'days', 'the longest quiet that disturbances of the past can ask for'),
+  oneVisitHours: own(3, 'hours', 'entries nearer together are one opening'),
+  // what disturbs
+  weightIntake: own(1, 'looks', 'being taken in'),
+  weightLook: own(1, 'looks', 'a look'),
+  weightFeedCell: own(0.5, 'looks', 'a feed that opens her cell'),
+  weightFeedOutside: own(0.05, 'looks', 'a feed into a foraging space or an outer room'),
+  weightMove: own(1.5, 'looks', 'being carried to another place'),
+  weightKnock: own(1, 'looks', 'a bump'),
+  weightHealth: own(1, 'looks', 'being looked over'),
+  restlessPerWeek: common(
+    1,
+    'looks',
+    'more disturbance in a week makes queens stop laying or eat their brood',
+  ),
+  // food
+  mustEatFromDays: common(2, 'days', 'a queen that must eat is offered food again from then on'),
+  mustEatByDays: common(4, 'days', 'and at the latest by then'),
+  mustEatProteinDays: own(8, 'days', 'sugar alone for longer while larvae are there: protein is missing'),
+  peaceDays: common(7, 'days', 'of peace before a queen of unknown type is offered food'),
+  offerAgainDays: common(14, 'days', 'until a queen that refused protein is asked again'),
+  offerSlackDays: own(7, 'days', 'such an offer may wait'),
+  refusals: common(3, 'refusals', 'in a row are named'),
+  hardenDays: common(4, 'days', 'first workers harden before the first feed; “a few days”'),
+  cameWithHerDays: own(1, 'days', 'a colony that came whole settles before its first feed'),
+  proteinAfterSugarDays: common(2, 'days', 'from the first sugar to the first protein; “a few days”'),
+  proteinAfterSugarByDays: common(4, 'days', 'and not later'),
+  weeklyFeedDays: common(7, 'days', 'between feeds of a colony of a few workers'),
+  twiceWeeklyFeedDays: common(4, 'days', 'between feeds of a grown colony'),
+  fewWorkers: own(8, 'workers', 'up to so many are fed weekly'),
+  colonyProteinDays: own(14, 'days', 'a colony with larvae without protein for longer: it is missing'),
+  feedSlackDays: own(3, 'days', 'a feed of a colony may wait'),
+  // what was offered has an end
+  dropHours: common(6, 'hours', 'free liquid or a swab with a founding queen; “a few hours”'),
+  proteinHours: common(24, 'hours', 'protein anywhere'),
+  sugarWithWorkersHours: common(24, 'hours', 'sugar on foil with workers'),
+  outsideSugarDays: own(2, 'days', 'sugar in an outer room or foraging space; “days”'),
+  dishDays: own(3, 'days', 'a dish in a foraging space; “days”'),
+  feederDays: common(10, 'days', 'a sugar feeder; “one to two weeks”'),
+  seedsDays: own(28, 'days', 'dry seeds'),
+  // water
+  freshHomeEarlyDays: own(
+    42,
+    'days',
+    'before the water may be gone a fresh tube is begun at the earliest',
+    'a move takes weeks',
+  ),
+  freshHomeLateDays: own(21, 'days', 'and at the latest', 'a move takes weeks'),
+  lineRoseMm: own(5, 'mm', 'a line that rises by more is asked about'),
+  newFillMm: own(15, 'mm', 'a line that rises by more is a new filling'),
+  winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
+  coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
+  mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
+  // warmth
+  dangerC: common(34, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
+  coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),
+  warmSlackDays: own(14, 'days', 'a place that is too cool may wait'),
+  // silence and brood
+  askAfterDays: common(
+    10,
+    'days',
+    'before that nobody asks why there are no eggs; “one to two weeks is usual”',
+  ),
+  askWhyDays: common(28, 'days', 'after that it is asked why there are no eggs; “after a month”'),
+  neverBeforeDays: own(
+    90,
+    'days',
+    'before that nobody is said to have perhaps never mated',
+    'six months has happened',
+  ),
+  askAgainAfterLossDays: own(28, 'days', 'after lost brood, before new silence is asked about'),
+  helpAfterClutches: common(
+    2,
+    'times',
+    'brood lost in a season before pupae of a sister colony are thought of',
+  ),
+  lateShare: own(0.05, 'share', 'of her kind still without by then: she is late'),
+  slowShare: own(0.2, 'share', 'of her kind still without by then: she is slow'),
+  // losses
+  alarmingShare: common(1 / 3, 'share', 'of the workers gone at once is alarming'),
+  severalDead: own(3, 'workers', 'dead between two looks are asked about'),
+  severalShare: own(0.15, 'share', 'of the workers, when so many are several'),
+  workersMiscounted: own(0.1, 'share', 'of the workers may be miscounted'),
+  lossToldDays: own(21, 'days', 'a loss of workers is asked about'),
+  // health
+  quarantineDays: own(14, 'days', 'a new queen stands beside, not among, the others'),
+  quarantineSlackDays: own(14, 'days', 'looking her over at the end of it may wait'),
+  // growth
+  grownWorkers: own(10, 'workers', 'from so many on founding is over'),
+  spaceWorkers: common(15, 'workers', 'a small foraging space', 'about fifteen'),
+  nestLarge: common(20, 'workers', 'a nest, for large kinds', 'by count'),
+  nestSmall: common(30, 'workers', 'a nest, for small kinds, at the earliest', 'by count'),
+  nestSmallBy: common(50, 'workers', 'a nest, for small kinds, at the latest', 'by count'),
+  manyInTube: common(100, 'workers', 'in a tube: open it only inside a rimmed, ventilated box; “hundreds”'),
+  largeWorkerMm: own(8, 'mm', 'long workers make a large kind'),
+  roomAWorker: own(0.7, 'times', 'her length squared is what a worker needs of the floor'),
+  tubeFullShare: own(0.6, 'share', 'of the floor taken: the tube is full'),
+  tubePackedShare: own(0.9, 'share', 'of the floor taken: the tube is packed'),
+} as const satisfies Record<string, PracticeFigure>;
+
+export type PracticeId = keyof typeof PRACTICE;
+
+/** The value of a figure of practice. */
+export const figure = (id: PracticeId): number => PRACTICE[id].value;

@@ -1,0 +1,127 @@
+import { lastMeal, type Vanished } from '../../founding';
+import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
+import { counted } from '../../words';
+import type { Case } from '../case';
+import { heatOf } from '../heat';
+import { figure } from '../practice';
+import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
+import { calm } from './late';
+import { tubeFault } from './water';
+
+const SEASON_DAYS = 240;
+
+/** Brood was there and is gone: a question of its own, to which "still early" is no answer. */
+export const broodGone: Rule = (c) => {
+  if (c.life === 'gone' || c.life === 'orphans') return null;
+  const { known, now } = c;
+  const lost = known.broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= SEASON_DAYS);
+  const newBrood = known.appearances.eggs.interval.by !== null;
+  const gone = newBrood ? undefined : lost.at(-1);
+  const part = partGone(c);
+  const unclear = known.eggsUnclear;
+  const common = { id: 'brood-gone', question: 'Where is her brood?' } as const;
+  if (!gone && !part && unclear)
+    return verdict({
+      ...common,
+      answer: 'eggs gone, or hatched',
+      says: [
+        'Her eggs are gone, and nobody noted whether there are larvae: they may have hatched. Count larvae at the next look.',
+      ],
+      criteria: [
+        criterion(
+          'hatched',
+          'unknown',
+          phrase`Eggs were there ${{ date: unclear.eggsAt }} and not ${{ date: unclear.at }}.`,
+          OWN_LOG,
+          { evidence: [unclear.entryId], settles: 'Count larvae at the next look.' },
+        ),
+      ],
+    });
+  if (!gone && !part) return null;
+  const times = lost.length;
+  const often = times >= figure('helpAfterClutches');
+  const what = gone ? wholeWords(gone, now) : partWords(part as Vanished, now);
+  const why = causes(c);
+  return verdict({
+    ...common,
+    answer: gone ? 'gone' : 'some of it is gone',
+    says: [
+      ...what,
+      ...(often
+        ? [
+            ` That is ${counted(times, 'clutch', 'clutches')} this season: pupae from a healthy sister colony of the same kind could help her. Until then quiet.`,
+          ]
+        : [' One small clutch eaten is no disaster: quiet and patience, she lays again.']),
+      ...remedy(c),
+    ],
+    notice: true,
+    until: c.peace.nextFree,
+    criteria: why,
+  });
+};
+
+/** A part that vanished and has not been made up for since. */
+function partGone({ known, now }: Case): Vanished | null {
+  const last = known.vanished.at(-1);
+  if (!last || last.what === 'workers') return null;
+  const isNewest = known.lastFull?.entryId === last.entryIds[1];
+  const fresh = daysBetween(last.interval.by ?? now, now) <= figure('periodDays');
+  const whole = known.broodLost.some((l) => l.entryId === last.entryIds[1]);
+  return isNewest && fresh && !whole ? last : null;
+}
+
+function wholeWords({ interval, what }: Case['known']['broodLost'][number], now: Instant): Phrase {
+  const by = interval.by ?? now;
+  const words = what === 'eggs' ? 'Her eggs are' : 'Her brood is';
+  return interval.after
+    ? phrase`${{ word: words }} gone, between ${{ date: interval.after }} and ${{ date: by }}: eaten under stress or hunger, or it died.`
+    : phrase`${{ word: words }} gone by ${{ date: by }}: eaten under stress or hunger, or it died.`;
+}
+
+function partWords(v: Vanished, now: Instant): Phrase {
+  const many = v.low === v.high ? String(v.low) : `between ${v.low} and ${v.high}`;
+  return phrase`Of her ${{ word: v.what === 'eggs' ? 'eggs' : 'brood' }} ${{ word: many }} ${{ word: v.high === 1 ? 'is' : 'are' }} gone, between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}: eaten or dead, not hatched.`;
+}
+
+/** What may have done it, each with its evidence. */
+function causes(c: Case): Criterion[] {
+  const meal = lastMeal(c.known.offers);
+  const fault = tubeFault(c);
+  const heat = heatOf(c.profile, c.tempC);
+  const hungers =
+    c.eating !== 'no' && (!meal || daysBetween(meal.at, c.now) > figure('mustEatByDays') + 1) && !c.wintering;
+  return [
+    { ...calm(c), id: 'stress' },
+    criterion(
+      'hunger',
+      hungers ? 'unmet' : 'met',
+      hungers
+        ? [meal ? 'She has not eaten lately.' : 'No meal is logged, and she may have to eat.']
+        : [c.eating === 'no' ? 'She lives on her reserves.' : 'She was fed lately.'],
+      COMMON_PRACTICE,
+      { evidence: meal ? [meal.entryId] : [] },
+    ),
+    criterion(
+      'damp-or-dry',
+      fault ? 'unmet' : c.known.wetFront || c.known.mould ? 'met' : 'unknown',
+      fault
+        ? fault.says
+        : c.known.wetFront || c.known.mould
+          ? ['Plug and cell were in order.']
+          : ['Nobody has noted plug or mould.'],
+      COMMON_PRACTICE,
+      { evidence: fault ? [fault.entryId] : [], settles: 'Note the wet front and mould at the next look.' },
+    ),
+    criterion(
+      'heat',
+      heat === 'danger' || heat === 'hot' ? 'unmet' : 'met',
+      phrase`She stands at ${{ tempC: c.tempC }}.`,
+      COMMON_PRACTICE,
+    ),
+  ];
+}
+
+function remedy(c: Case): Phrase {
+  const until = c.peace.nextFree;
+  return until && msOf(until) < msOf(addDays(c.now, 60)) ? phrase` No look before ${{ date: until }}.` : [];
+}

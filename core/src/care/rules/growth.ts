@@ -1,0 +1,87 @@
+import type { CountRange, Instant, Phrase } from '../../quantity';
+import type { Case } from '../case';
+import { figure } from '../practice';
+import type { GrowthSchool } from '../schools';
+import { COMMON_PRACTICE, criterion, OWN_PRIOR, type Criterion, type SchoolView } from '../verdict';
+
+/** What one method makes of a colony. */
+export interface Judged<Id> {
+  school: GrowthSchool<Id>;
+  state: Criterion['state'];
+  says: Phrase;
+  margin: Criterion['margin'];
+  evidence: string[];
+  settles?: string;
+  /** When its answer turns by itself. */
+  until: Instant | null;
+}
+
+const ANSWERS = { met: 'yes', unmet: 'not yet', unknown: 'perhaps' } as const;
+
+export const asCriterion = <Id extends string>(j: Judged<Id>): Criterion =>
+  criterion(
+    j.school.id,
+    j.state,
+    j.says,
+    `${COMMON_PRACTICE} (method: ${j.school.name.toLowerCase()}; they say: ${j.school.because})`,
+    {
+      evidence: j.evidence,
+      margin: j.margin,
+      ...(j.settles ? { settles: j.settles } : {}),
+    },
+  );
+
+export const asView = <Id extends string>(j: Judged<Id>): SchoolView => ({
+  school: j.school.id,
+  name: j.school.name,
+  answer: ANSWERS[j.state],
+  until: j.until,
+});
+
+export const answerOf = <Id extends string>(j: Judged<Id>): string => ANSWERS[j.state];
+
+/** Whether a count as a range has reached a number: unknown while the number lies inside the range. */
+export function reached(
+  range: CountRange,
+  least: number,
+): { state: Criterion['state']; margin: Criterion['margin'] } {
+  if (range.low >= least) return { state: 'met', margin: { value: range.low - least, unit: 'workers' } };
+  if (range.high !== null && range.high < least)
+    return { state: 'unmet', margin: { value: range.high - least, unit: 'workers' } };
+  return { state: 'unknown', margin: null };
+}
+
+/** Share of the floor of her cell that the workers take, at least and at most; how a worker is reckoned is a prior. */
+export function floorTaken(c: Case): { low: number; high: number } | null {
+  if (!c.workers) return null;
+  const { tube, profile } = c;
+  const cellMm = tube.lengthMm - tube.waterLineMm - tube.plugs.innerMm - tube.plugs.outerMm;
+  const floorMm2 = (Math.PI / 2) * tube.boreMm * Math.max(1, cellMm);
+  const { low, high } = profile.workerLengthMm.value;
+  const need = figure('roomAWorker') * ((low + high) / 2) ** 2;
+  const { range } = c.workers;
+  return { low: (range.low * need) / floorMm2, high: ((range.high ?? range.low * 1.5) * need) / floorMm2 };
+}
+
+/** Whether the tube is as full as that. */
+export function fullTo(c: Case, share: number): { state: Criterion['state']; margin: Criterion['margin'] } {
+  const taken = floorTaken(c);
+  if (!taken) return { state: 'unknown', margin: null };
+  if (taken.low >= share) return { state: 'met', margin: { value: taken.low - share, unit: 'share' } };
+  if (taken.high < share) return { state: 'unmet', margin: { value: taken.high - share, unit: 'share' } };
+  return { state: 'unknown', margin: null };
+}
+
+/** "about a third of the floor" as a percentage range, with who says so. */
+export function floorWords(c: Case): Phrase {
+  const taken = floorTaken(c);
+  if (!taken) return ['How full the tube is cannot be said.'];
+  const [a, b] = [Math.round(100 * taken.low), Math.round(100 * taken.high)];
+  return [`Workers take ${a === b ? `about ${a}` : `${a} to ${b}`} % of the floor of her cell.`];
+}
+
+export const FLOOR_SOURCE = `the floor a worker takes is ${OWN_PRIOR}`;
+
+/** Larvae, pupae and a cold season speak against opening anything now. */
+export const coldSeason = (c: Case): boolean =>
+  c.wintering || ((c.phase === 'begin' || c.phase === 'winter') && c.profile.inTheCold.value === 'rests');

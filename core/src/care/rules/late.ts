@@ -1,0 +1,122 @@
+import { daysBetween, phrase, type Phrase } from '../../quantity';
+import { EVENT_WORDS } from '../../words';
+import type { Case } from '../case';
+import { heatOf } from '../heat';
+import { figure } from '../practice';
+import {
+  COMMON_PRACTICE,
+  criterion,
+  OWN_LOG,
+  OWN_PRIOR,
+  verdict,
+  type Criterion,
+  type Rule,
+} from '../verdict';
+import { expectSentence } from './expect';
+import { best } from './warmth';
+
+/** Is she late? Her next stage against what queens of her kind do at her warmth. Only while she founds. */
+export const late: Rule = (c) => {
+  const { ahead } = c;
+  if (!ahead || c.life !== 'founding') return null;
+  const criteria = [pace(c), best(c), calm(c)];
+  const common = { id: 'late', question: 'Is she late?', criteria } as const;
+  const next = ahead.next;
+  if (next === null) return verdict({ ...common, answer: 'no', says: ['Her first batch is out.'] });
+  const band = ahead.events[next].band;
+  const word = EVENT_WORDS[next].awaited;
+  const until = band.p90;
+  const heat = heatOf(c.profile, c.tempC);
+  if (heat === 'danger')
+    return verdict({
+      ...common,
+      answer: 'that is not the question',
+      says: ['In this heat brood dies. Cool her first.'],
+    });
+  if (c.wintering || heat === 'still')
+    return verdict({
+      ...common,
+      answer: 'at rest',
+      says: [
+        ...phrase`At ${{ tempC: c.tempC }} nothing moves. `,
+        ...(band.p50 === null ? phrase`It goes on when she is warmed.` : expectSentence(word, band, c.now)),
+      ],
+      until,
+    });
+  const share = ahead.stillWithout;
+  const expect: Phrase = [' ', ...expectSentence(word, band, c.now)];
+  if (share !== null && share < figure('lateShare')) {
+    // why no eggs are there is asked by itself
+    const asked = next === 'eggs';
+    return verdict({
+      ...common,
+      answer: 'late',
+      says: [...phrase`She is late for ${{ word }}. `, advice(c), ...expect],
+      pressure: asked || advice(c) === PATIENCE ? 'rest' : 'free',
+      notice: !asked,
+      until,
+    });
+  }
+  if (share !== null && share < figure('slowShare'))
+    return verdict({
+      ...common,
+      answer: 'slow, not late',
+      says: [
+        ...phrase`She takes longer than most for ${{ word }}, and that is no cause for worry.`,
+        ...expect,
+      ],
+      until,
+    });
+  const note: Phrase =
+    ahead.strained > 1
+      ? [` Her log does not fit what is known of ${c.profile.name}; the range is widened.`]
+      : [];
+  return verdict({ ...common, answer: 'no', says: ['She is in her time.', ...expect, ...note], until });
+};
+
+const PATIENCE = 'Some queens take their time: keep her dark, still and warm, and wait.';
+
+/** The cheapest thing that is likely to help; waiting when nothing else is. */
+function advice(c: Case): string {
+  if (c.peace.restless) return 'She has been disturbed too often: what helps is quiet.';
+  if (c.tempC < c.profile.bestTempC.value.low) return 'Bring her into her best warmth in small steps.';
+  return PATIENCE;
+}
+
+function pace({ ahead, known }: Case): Criterion {
+  const next = ahead?.next ?? null;
+  if (!ahead || next === null)
+    return criterion('pace', 'met', ['All stages of the first batch have been seen.'], OWN_LOG);
+  const share = ahead.stillWithout;
+  const evidence =
+    next === 'firstBatchEnd' ? [] : [known.appearances[next].afterEntry].filter((e) => e !== null);
+  const word = EVENT_WORDS[next].awaited;
+  if (share === null)
+    return criterion(
+      'pace',
+      'unknown',
+      [`No look has counted ${word} yet, so nothing says that she is late.`],
+      OWN_PRIOR,
+      { settles: 'The next look that counts her brood.' },
+    );
+  return criterion(
+    'pace',
+    share >= figure('slowShare') ? 'met' : 'unmet',
+    phrase`At the last look that counted none, ${{ percent: share * 100 }} of queens like her would still be without ${{ word }}.`,
+    `reckoned from her kind's warmth sums (${OWN_PRIOR}) and her log`,
+    { evidence, margin: { value: share - figure('slowShare'), unit: 'share' } },
+  );
+}
+
+/** How much she has been put through: the one account, as a reason. */
+export function calm({ peace, known, now }: Case): Criterion {
+  if (!known.intake) return criterion('calm', 'unknown', ['No intake is logged.'], COMMON_PRACTICE);
+  const days = Math.max(1, daysBetween(known.intake.at, now));
+  return criterion(
+    'calm',
+    peace.restless ? 'unmet' : 'met',
+    phrase`${{ word: peace.looks === 1 ? '1 look' : `${peace.looks} looks` }} in ${{ days }}; ${{ word: peace.restless ? 'lately more than one disturbance a week, which makes queens stop laying' : 'that leaves her in peace' }}.`,
+    COMMON_PRACTICE,
+    { evidence: peace.evidence },
+  );
+}

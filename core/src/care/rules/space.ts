@@ -1,0 +1,160 @@
+import type { SpaceSchoolId } from '../../facts';
+import { addDays, daysBetween, msOf, phrase } from '../../quantity';
+import { countedRange } from '../../words';
+import type { Case } from '../case';
+import { figure } from '../practice';
+import { SPACE_SCHOOLS, type GrowthSchool } from '../schools';
+import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
+import { hasForagingRoom } from './food';
+import {
+  answerOf,
+  asCriterion,
+  asView,
+  coldSeason,
+  floorWords,
+  fullTo,
+  reached,
+  type Judged,
+} from './growth';
+
+const QUESTION = 'Is it time for a foraging space?';
+const SAFETY =
+  'Small, with a vented lid and a tested barrier; the tube stays her home, its mouth narrowed. No gap wider than a worker’s head.';
+
+/** Is it time for a foraging space? Every method side by side. */
+export const space: Rule = (c) => {
+  if (c.life === 'gone' || c.life === 'orphans') return null;
+  const must = c.eating === 'must';
+  if (!c.workers && !must) return null;
+  const judged = SPACE_SCHOOLS.map((s) => judge(c, s));
+  const mine = (judged.find((j) => j.school.id === (must ? 'from-the-start' : c.spaceSchool)) ??
+    judged[0]) as Judged<SpaceSchoolId>;
+  const common = {
+    id: 'space',
+    question: QUESTION,
+    school: mine.school.name,
+    criteria: [asCriterion(mine), ...against(c)],
+    others: judged.filter((j) => j !== mine).map(asView),
+  } as const;
+  // a queen that must eat is fed through a room of her own: a meal tells that there is one
+  const has = hasForagingRoom(c) || (must && c.known.offers.length > 0);
+  if (has)
+    return verdict({
+      ...common,
+      answer: 'she has one',
+      says: ['Food has been put into a room of its own: nothing more is needed for now.'],
+    });
+  if (c.wintering || (coldSeason(c) && !must))
+    return verdict({
+      ...common,
+      answer: 'not in winter',
+      says: ['Not in winter: give it when she is awake again.'],
+    });
+  const full = fullTo(c, figure('tubeFullShare')).state === 'met';
+  if (mine.state === 'met' || full) {
+    const from = must ? addDays(c.known.intake?.at ?? c.now, 1) : c.now;
+    const says = [
+      must
+        ? 'She must eat while she founds, so she needs a small room to eat in from the start: a divided tube or a small joined chamber. '
+        : 'Give a small foraging space. ',
+      SAFETY,
+    ];
+    const open = msOf(from) <= msOf(c.now);
+    return verdict({
+      ...common,
+      answer: must ? 'yes, from the start' : 'yes',
+      says,
+      pressure: open ? 'soon' : 'rest',
+      until: open ? null : from,
+      asks: [
+        ask(
+          c,
+          'space',
+          [from, addDays(from, must ? 1 : 7), addDays(from, must ? 4 : 28)],
+          [says[0]?.trim() ?? ''],
+          { obligatory: must || full },
+        ),
+      ],
+    });
+  }
+  return verdict({
+    ...common,
+    answer: answerOf(mine),
+    says: mine.says,
+    pressure: mine.state === 'unknown' ? 'free' : 'rest',
+    until: mine.until,
+  });
+};
+
+function judge(c: Case, school: GrowthSchool<SpaceSchoolId>): Judged<SpaceSchoolId> {
+  const range = c.workers?.range ?? { low: 0, high: 0 };
+  const evidence = c.workers ? [c.workers.entryId] : [];
+  const base = { school, evidence, until: null, margin: null };
+  switch (school.id) {
+    case 'first-workers': {
+      const by = c.known.appearances.workers.interval.by ?? c.workers?.at ?? null;
+      if (by === null) return { ...base, state: 'unmet', says: ['No workers yet.'] };
+      const hard = addDays(by, figure('hardenDays'));
+      const days = daysBetween(hard, c.now);
+      return {
+        ...base,
+        state: days >= 0 ? 'met' : 'unmet',
+        margin: { value: days, unit: 'days' },
+        until: days >= 0 ? null : hard,
+        says: phrase`First workers by ${{ date: by }}, hardened from ${{ date: hard }} on.`,
+      };
+    }
+    case 'about-fifteen': {
+      const need = figure('spaceWorkers');
+      return {
+        ...base,
+        ...reached(range, need),
+        says: [`${countedRange(range, 'worker')}; about ${need} is when it is given.`],
+        settles: 'Count the workers at the next look.',
+      };
+    }
+    case 'tube-full':
+      return {
+        ...base,
+        ...fullTo(c, figure('tubeFullShare')),
+        says: floorWords(c),
+        settles: 'Count the workers at the next look.',
+      };
+    case 'from-the-start':
+      return {
+        ...base,
+        state: c.eating === 'must' ? 'met' : c.eating === 'perhaps' ? 'unknown' : 'unmet',
+        says: [
+          c.eating === 'must'
+            ? 'She must eat while she founds.'
+            : c.eating === 'perhaps'
+              ? 'Perhaps she must eat: then she needs it from the start.'
+              : 'She need not eat while she founds.',
+        ],
+        settles: 'A tiny protein offer: taken or refused.',
+      };
+  }
+}
+
+function against(c: Case): Criterion[] {
+  const few =
+    c.workers !== null && c.workers.range.high !== null && c.workers.range.high < figure('grownWorkers');
+  return [
+    criterion(
+      'too-early',
+      few ? 'unmet' : 'met',
+      [
+        few
+          ? 'So few workers seldom go out, and one lost is a catastrophe.'
+          : 'There are enough of them, or she goes out herself.',
+      ],
+      COMMON_PRACTICE,
+    ),
+    criterion(
+      'too-late',
+      fullTo(c, figure('tubePackedShare')).state === 'met' ? 'unmet' : 'met',
+      floorWords(c),
+      COMMON_PRACTICE,
+    ),
+  ];
+}

@@ -1,0 +1,109 @@
+import { addDays, phrase, type Phrase } from '../../quantity';
+import type { Case } from '../case';
+import { dangerC, heatOf } from '../heat';
+import { figure } from '../practice';
+import { ask, askNow, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
+
+const STEPS = 'In small steps, a degree or two a day, at the open end only, never at the water end.';
+
+/** Is she warm enough, and not too hot? Heat that kills comes before everything else. */
+export const warmth: Rule = (c) => {
+  if (c.life === 'gone') return null;
+  const { low, high } = c.profile.bestTempC.value;
+  const criteria = [best(c), ...peak(c)];
+  const common = { id: 'warmth', question: 'Is she warm enough?', criteria } as const;
+  const { tempC } = c;
+  const peakC = c.place.spot?.dayHighC;
+  const heat = heatOf(c.profile, tempC);
+  if (heat === 'danger' || (peakC !== undefined && heatOf(c.profile, peakC) === 'danger' && !c.wintering)) {
+    const reaches: Phrase =
+      heat === 'danger'
+        ? phrase`She stands at ${{ tempC }}`
+        : phrase`Her place reaches ${{ tempC: peakC ?? tempC }}`;
+    const says: Phrase = [
+      ...reaches,
+      ...phrase`: that kills. Bring her below ${{ tempC: high }} now, into the shade, never onto ice; switch the heat off and keep it from the water end. Brood and queen are in danger from ${{ tempC: dangerC(c.profile) }} on.`,
+    ];
+    return verdict({
+      ...common,
+      answer: 'too hot: danger',
+      says,
+      pressure: 'now',
+      asks: [{ ...askNow(c, 'cool', says, 0.1), timer: true }],
+    });
+  }
+  if (c.wintering)
+    return verdict({
+      ...common,
+      answer: 'cold, as winter should be',
+      says: phrase`${{ tempC }} is what she needs now: this cold is her winter.`,
+    });
+  if (heat === 'hot') {
+    const says = phrase`At ${{ tempC }} she is warmer than her best, ${{ tempC: low }} to ${{ tempC: high }}. Cool her in small steps: above her best it does not go faster, and a cheap thermometer may hide another degree or two.`;
+    return verdict({
+      ...common,
+      answer: 'a little too warm',
+      says,
+      pressure: 'soon',
+      asks: [ask(c, 'cool', [c.now, c.now, addDays(c.now, figure('coolSlackDays'))], says)],
+    });
+  }
+  if (heat === 'best')
+    return verdict({ ...common, answer: 'yes', says: phrase`${{ tempC }} lies within her best.` });
+  if (c.profile.inTheCold.value === 'active' && c.phase !== 'growing')
+    return verdict({
+      ...common,
+      answer: 'cool, as she likes it',
+      says: ['Her kind is active in the cold and rests in the heat of summer.'],
+    });
+  if (heat === 'cool') {
+    const says = phrase`At ${{ tempC }} she is slower, not in danger. A few degrees more, up to ${{ tempC: low }}, bring her brood on faster. ${{ word: STEPS }}`;
+    // in autumn and winter cool is on the way to where she should be
+    const season = c.phase !== 'growing' && c.phase !== 'spring';
+    return verdict({
+      ...common,
+      answer: season ? 'cool, as the season is' : 'cool: slower, not dangerous',
+      says: season ? phrase`At ${{ tempC }} she goes slowly: that suits the season.` : says,
+      asks: season ? [] : [optionalWarm(c, says)],
+    });
+  }
+  const says = phrase`At ${{ tempC }} nothing develops, and it is not winter: bring her into ${{ tempC: low }} to ${{ tempC: high }}. ${{ word: STEPS }}`;
+  return verdict({
+    ...common,
+    answer: 'too cold',
+    says,
+    pressure: 'soon',
+    asks: [ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says)],
+  });
+};
+
+const optionalWarm = (c: Case, says: Phrase) =>
+  ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says, { obligatory: false });
+
+/** Where she stands against her best; also a reason of other answers. */
+export function best(c: Case): Criterion {
+  const { low, high } = c.profile.bestTempC.value;
+  const margin = Math.min(c.tempC - low, high - c.tempC);
+  const words =
+    margin >= 0
+      ? phrase`She stands at ${{ tempC: c.tempC }}, within her best ${{ tempC: low }} to ${{ tempC: high }}.`
+      : phrase`She stands at ${{ tempC: c.tempC }}; her best is ${{ tempC: low }} to ${{ tempC: high }}.`;
+  return criterion('best', margin >= 0 || c.wintering ? 'met' : 'unmet', words, COMMON_PRACTICE, {
+    margin: { value: margin, unit: '°C' },
+  });
+}
+
+function peak(c: Case): Criterion[] {
+  const high = c.place.spot?.dayHighC;
+  if (high === undefined) return [];
+  const limit = dangerC(c.profile);
+  return [
+    criterion(
+      'peak',
+      high < limit ? 'met' : 'unmet',
+      phrase`The warmest of a usual day there is ${{ tempC: high }}; from ${{ tempC: limit }} on it is dangerous.`,
+      COMMON_PRACTICE,
+      { margin: { value: limit - high, unit: '°C' } },
+    ),
+  ];
+}

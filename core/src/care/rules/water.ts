@@ -1,0 +1,233 @@
+import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
+import type { Case } from '../case';
+import { figure } from '../practice';
+import {
+  ask,
+  askNow,
+  COMMON_PRACTICE,
+  criterion,
+  verdict,
+  type Ask,
+  type Criterion,
+  type Rule,
+} from '../verdict';
+
+/** A fault seen in her tube that is acted on whatever the method of looking says. */
+interface Fault {
+  id: 'plug' | 'mould';
+  task: 'plug' | 'fresh-home';
+  answer: string;
+  says: Phrase;
+  entryId: string;
+}
+
+/** Does her tube hold? Water for how long, and the faults seen in plug and cell. */
+export const water: Rule = (c) => {
+  if (c.life === 'gone') return null;
+  const { dryAt } = c.water;
+  const dry = dryAt.p10;
+  const daysLeft = dry === null ? null : daysBetween(c.now, dry);
+  const criteria = [supply(c, daysLeft), ...plug(c), ...mould(c), ...rise(c)];
+  const common = { id: 'water', question: 'Does her tube hold?', criteria } as const;
+  const fresh = freshHome(c);
+  const fault = tubeFault(c);
+  if (fault)
+    return verdict({
+      ...common,
+      answer: fault.answer,
+      says: fault.says,
+      pressure: 'now',
+      asks: [askNow(c, fault.task, fault.says), ...(fault.task === 'fresh-home' ? [] : fresh)],
+    });
+  if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
+    return verdict({
+      ...common,
+      answer: daysLeft <= 0 ? 'it may be dry' : 'not for long',
+      says: [
+        ...range(c),
+        ' Offer a fresh tube now, beside the old one, and leave her the time: the move itself may take weeks.',
+      ],
+      pressure: 'now',
+      asks: fresh,
+    });
+  if (daysLeft !== null && daysLeft <= figure('freshHomeEarlyDays'))
+    return verdict({
+      ...common,
+      answer: 'for some weeks',
+      says: [...range(c), ' Have a fresh tube ready and offer it in these weeks.'],
+      pressure: 'soon',
+      asks: fresh,
+    });
+  const asked = rise(c)[0];
+  if (asked && asked.state === 'unknown')
+    return verdict({
+      ...common,
+      answer: 'is it the same tube?',
+      says: asked.says,
+      pressure: 'free',
+      asks: fresh,
+    });
+  return verdict({
+    ...common,
+    answer: 'yes',
+    says: range(c),
+    until: fresh[0]?.notBefore ?? null,
+    asks: fresh,
+  });
+};
+
+/** A fresh tube is begun weeks before the line may end. */
+function freshHome(c: Case): Ask[] {
+  const dry = c.water.dryAt.p10;
+  if (dry === null) return [];
+  const [early, late] = [figure('freshHomeEarlyDays'), figure('freshHomeLateDays')];
+  const says =
+    msOf(dry) <= msOf(c.now)
+      ? ['Offer a fresh tube: her water may be gone already.']
+      : phrase`Offer a fresh tube: her water may be gone by ${{ date: dry }}.`;
+  return [
+    ask(
+      c,
+      'fresh-home',
+      [addDays(dry, -early), addDays(dry, -(early + late) / 2), addDays(dry, -late)],
+      says,
+    ),
+  ];
+}
+
+function range(c: Case): Phrase {
+  const { p10, p90 } = c.water.dryAt;
+  if (!p10) return ['Water for years at this warmth and humidity.'];
+  const from = msOf(p10) <= msOf(c.now);
+  if (from)
+    return p90 && msOf(p90) > msOf(c.now)
+      ? phrase`Her water may be gone already, and lasts until ${{ date: p90 }} at the most.`
+      : ['Her water has probably run out.'];
+  return p90
+    ? phrase`Water until between ${{ date: p10 }} and ${{ date: p90 }}.`
+    : phrase`Water at least until ${{ date: p10 }}.`;
+}
+
+function supply(c: Case, daysLeft: number | null): Criterion {
+  const late = figure('freshHomeLateDays');
+  const { readings } = c.water;
+  return criterion(
+    'supply',
+    daysLeft === null || daysLeft > late ? 'met' : 'unmet',
+    range(c),
+    readings > 1
+      ? `reckoned from how vapour leaves a tube, corrected by ${readings} readings of her water line`
+      : 'reckoned from how vapour leaves a tube; the next water line read will correct it',
+    { margin: daysLeft === null ? null : { value: daysLeft - late, unit: 'days' } },
+  );
+}
+
+/** What in her tube is acted on now; null when nothing is. */
+export function tubeFault({ known, now }: Case): Fault | null {
+  const front = known.wetFront;
+  if (front?.value === 'leaking')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: it leaks',
+      says: [
+        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, keep heat from the water end, and offer a dry, fresh tube now.',
+      ],
+      entryId: front.entryId,
+    };
+  if (front?.value === 'dry')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: the plug is dry',
+      says: [
+        'The inner plug has gone dry: she has no water. Tap the water against it, gently; if it stays dry, offer a fresh tube now.',
+      ],
+      entryId: front.entryId,
+    };
+  if (front?.value === 'soaked')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: the plug is soaked',
+      says: [
+        'The inner plug is soaked through: she may drown. Is the floor wet? Then offer a dry, fresh tube now. Where it can be mopped dry without chasing her, mop it and watch.',
+      ],
+      entryId: front.entryId,
+    };
+  const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
+  if (mouldNear) {
+    const patience = figure('mouldPatienceDays');
+    const turn = addDays(mouldNear.since, patience);
+    const waited = daysBetween(mouldNear.since, now) >= patience;
+    return {
+      id: 'mould',
+      task: 'fresh-home',
+      answer: 'no: mould near the brood',
+      says: waited
+        ? [
+            'Mould has stood near the brood for more than a week. If she has not moved into the fresh tube by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.',
+          ]
+        : phrase`Mould grows toward the brood. Offer a fresh tube beside the old one now, dark and moist, with a small gap for air. Judge it again on ${{ date: turn }}.`,
+      entryId: mouldNear.entryId,
+    };
+  }
+  return null;
+}
+
+function plug(c: Case): Criterion[] {
+  const front = c.known.wetFront;
+  if (!front)
+    return [
+      criterion('plug', 'unknown', ['No look has noted how far the plug is wet.'], COMMON_PRACTICE, {
+        settles: 'Note the wet front at the next look.',
+      }),
+    ];
+  const fault = tubeFault(c);
+  const bad = fault?.id === 'plug';
+  const fine: Phrase =
+    front.value === 'right'
+      ? ['The wet front stops short of the chamber, as it should.']
+      : ['The wet front stands at the face of the plug: read it again at the next look.'];
+  return [
+    criterion('plug', bad ? 'unmet' : 'met', bad && fault ? fault.says : fine, COMMON_PRACTICE, {
+      evidence: [front.entryId],
+    }),
+  ];
+}
+
+function mould(c: Case): Criterion[] {
+  const { mould: seen } = c.known;
+  if (!seen || seen.value === 'none') return [];
+  const near = seen.value === 'near-brood';
+  return [
+    criterion(
+      'mould',
+      near ? 'unmet' : 'met',
+      near
+        ? phrase`Mould near the brood since ${{ date: seen.since }}.`
+        : ['A speck of mould on the far plug is watched, not acted on.'],
+      COMMON_PRACTICE,
+      { evidence: [seen.entryId] },
+    ),
+  ];
+}
+
+/** A line cannot rise by itself. */
+function rise({ known, tube }: Case): Criterion[] {
+  const [last, before] = [known.waterReadings.at(-1), known.waterReadings.at(-2)];
+  const earlier = before ?? { mm: tube.waterLineMm, entryId: null };
+  if (!last || last.mm - earlier.mm <= figure('lineRoseMm')) return [];
+  return [
+    criterion(
+      'line-rose',
+      'unknown',
+      phrase`The water line rose from ${{ mm: earlier.mm }} to ${{ mm: last.mm }}. Is it another tube or a new filling, or is one reading wrong?`,
+      'a line cannot rise by itself',
+      {
+        evidence: [earlier.entryId, last.entryId].filter((e) => e !== null),
+        settles: 'Put the wrong reading right, or read the line again at the next look.',
+      },
+    ),
+  ];
+}

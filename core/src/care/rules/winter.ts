@@ -1,0 +1,204 @@
+import { addDays, daysBetween, isSome, latest, msOf, phrase, type Phrase } from '../../quantity';
+import { WINTER_TEMP_C, type Winter } from '../../season';
+import { listed, MILESTONE_WORDS } from '../../words';
+import type { Case } from '../case';
+import { figure } from '../practice';
+import {
+  ask,
+  COMMON_PRACTICE,
+  criterion,
+  OWN_PRIOR,
+  verdict,
+  type Ask,
+  type Criterion,
+  type Rule,
+} from '../verdict';
+
+/** Her winter: from late summer on every answer knows its date. */
+export const winter: Rule = (c) => {
+  if (c.life === 'gone' || c.winter === null) return null;
+  if (c.wintering) return inWinter(c, c.winter);
+  switch (c.phase) {
+    case 'late-summer':
+    case 'autumn':
+    case 'begin':
+      return ahead(c, c.winter);
+    case 'winter':
+    case 'spring':
+      return keptWarm(c, c.winter);
+    case 'growing':
+      return null;
+  }
+};
+
+const common = { id: 'winter', question: 'When does she winter?' } as const;
+
+/** Still warm: how long yet, and what to do until then. */
+function ahead(c: Case, w: Winter): ReturnType<Rule> {
+  if (c.profile.inTheCold.value === 'active') return activeInTheCold(c, w);
+  const { now } = c;
+  const late = msOf(now) >= msOf(w.beginBy);
+  const due = msOf(now) >= msOf(w.beginFrom);
+  const weeks = Math.max(1, Math.round(daysBetween(now, w.begin) / 7));
+  const steps: Phrase = phrase`Cool her over a week or two to ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }}, a few degrees at a time.`;
+  const says: Phrase = due
+    ? [
+        late ? 'It is past the usual time to winter her. ' : 'It is time to winter her. ',
+        ...steps,
+        ...broodWords(c),
+        ' The last protein before, then sugar only, then none; water for the whole winter. In a fridge used for food, in a closed container.',
+      ]
+    : [
+        ...phrase`Her winter begins about ${{ date: w.begin }}, in ${{ word: weeks === 1 ? 'a week' : `${weeks} weeks` }}.`,
+        ...(c.phase === 'autumn' ? [' Last good feeds now: protein first, sugar to the end.'] : []),
+        ...broodWords(c),
+      ];
+  const fresh = waterBefore(c, w);
+  const begin = ask(c, 'winter', [w.beginFrom, w.begin, w.beginBy], ['Begin her winter: cool her in steps.']);
+  return verdict({
+    ...common,
+    answer: due ? 'now' : `in ${weeks === 1 ? 'a week' : `${weeks} weeks`}`,
+    says: fresh.length > 0 ? [...says, ' Her water may not last it: a fresh tube before the cold.'] : says,
+    pressure: due || (fresh.length > 0 && c.phase === 'autumn') ? 'soon' : 'rest',
+    until: due ? null : w.beginFrom,
+    notice: c.phase === 'autumn',
+    criteria: [calendar(c, w), ...broodCriterion(c), waterCriterion(c, w)],
+    asks: [begin, ...fresh],
+  });
+}
+
+/** Standing in the cold: water about monthly, and a day on which she is woken. */
+function inWinter(c: Case, w: Winter): ReturnType<Rule> {
+  const { now } = c;
+  const planned = c.place.winter && msOf(c.place.winter.until) > msOf(now) ? c.place.winter.until : null;
+  const wake = planned ?? w.wake;
+  const [from, by] = planned ? [planned, addDays(planned, 14)] : [w.wakeFrom, w.wakeBy];
+  const time = msOf(now) >= msOf(from);
+  const overdue = msOf(now) >= msOf(by);
+  const wakeSays: Phrase = [
+    'Wake her gradually, a few degrees a day over a week or two; water first, and the first feed once she moves about in the warmth.',
+  ];
+  const check = waterCheck(c);
+  return verdict({
+    ...common,
+    question: 'Is her winter going well?',
+    answer: time ? 'time to wake her' : 'she winters',
+    says: time
+      ? wakeSays
+      : phrase`She winters: no food, no looks, no more warmth. Look to her water about monthly, next from ${{ date: check.notBefore }} on; wake her about ${{ date: wake }}.`,
+    pressure: overdue ? 'now' : time || msOf(check.notBefore) <= msOf(now) ? 'soon' : 'rest',
+    until: time ? null : from,
+    criteria: [
+      criterion(
+        'waking',
+        time ? 'unmet' : 'met',
+        planned
+          ? phrase`You planned her winter's end for ${{ date: planned }}.`
+          : phrase`No end is set; about ${{ date: w.wake }} is usual, and is reckoned with.`,
+        COMMON_PRACTICE,
+        { margin: { value: daysBetween(now, from), unit: 'days' } },
+      ),
+      waterCriterion(c, w),
+    ],
+    asks: [ask(c, 'warm', [from, wake, by], wakeSays), check],
+  });
+}
+
+/** Too late to begin, or waking time though she never was in the cold. */
+function keptWarm(c: Case, w: Winter): ReturnType<Rule> {
+  if (c.phase === 'spring') return null;
+  return verdict({
+    ...common,
+    answer: 'not this time',
+    says: phrase`It is late to begin a winter now. Kept warm, her kind often sits still until spring all the same, about ${{ date: w.wakeFrom }}: no alarm, and no more warmth.`,
+    criteria: [calendar(c, w)],
+  });
+}
+
+function activeInTheCold(c: Case, w: Winter): ReturnType<Rule> {
+  return verdict({
+    ...common,
+    answer: 'cool, not at rest',
+    says: phrase`Her kind is active in the cold and rests in the heat: keep her cool from about ${{ date: w.begin }} on, and offer a little as long as she is about.`,
+    criteria: [calendar(c, w)],
+  });
+}
+
+const calendar = (c: Case, w: Winter): Criterion =>
+  criterion(
+    'calendar',
+    msOf(c.now) >= msOf(w.beginFrom) ? 'met' : 'unmet',
+    phrase`Cooling begins about ${{ date: w.begin }}; laying again from about ${{ date: w.wakeFrom }}.`,
+    COMMON_PRACTICE,
+    { margin: { value: daysBetween(w.beginFrom, c.now), unit: 'days' } },
+  );
+
+const BROOD = ['eggs', 'larvae', 'pupae'] as const;
+const there = (c: Case) => BROOD.filter((m) => c.known.counts[m] && isSome(c.known.counts[m].range));
+
+function broodWords(c: Case): Phrase {
+  const brood = there(c);
+  if (brood.length === 0) return [];
+  const unfinished = brood.filter((m) => m !== 'larvae').map((m) => MILESTONE_WORDS[m].many);
+  const larvae = brood.includes('larvae') ? ' Larvae of many kinds winter as they are.' : '';
+  return [
+    unfinished.length > 0
+      ? `${larvae} ${listed(unfinished).replace(/^./, (x) => x.toUpperCase())} are better finished first, if that takes weeks, not months.`
+      : larvae,
+  ];
+}
+
+function broodCriterion(c: Case): Criterion[] {
+  const brood = there(c);
+  if (brood.length === 0) return [];
+  return [
+    criterion(
+      'brood',
+      brood.every((m) => m === 'larvae') ? 'met' : 'unmet',
+      [`She has ${listed(brood.map((m) => MILESTONE_WORDS[m].many))}.`, ...broodWords(c)],
+      COMMON_PRACTICE,
+      { evidence: brood.flatMap((m) => c.known.counts[m]?.entryId ?? []) },
+    ),
+  ];
+}
+
+/** When her water would be gone, given that the cold saves water. */
+function lastsInTheCold(c: Case, w: Winter): boolean {
+  const dry = c.water.dryAt.p10;
+  if (dry === null) return true;
+  const left = daysBetween(c.now, dry) * (c.wintering ? 1 : figure('coldSavesWater'));
+  return left >= daysBetween(c.now, w.wakeBy);
+}
+
+function waterCriterion(c: Case, w: Winter): Criterion {
+  const lasts = lastsInTheCold(c, w);
+  return criterion(
+    'water',
+    lasts ? 'met' : 'unmet',
+    lasts
+      ? ['Her water lasts the winter, as far as it can be reckoned.']
+      : ['Her water may not last the winter: a fresh tube before the cold.'],
+    `reckoned; that the cold saves water by so much is ${OWN_PRIOR}`,
+  );
+}
+
+/** A fresh tube before the cold, since a move in the cold fails. */
+function waterBefore(c: Case, w: Winter): Ask[] {
+  if (lastsInTheCold(c, w)) return [];
+  return [
+    ask(
+      c,
+      'fresh-home',
+      [w.prepareFrom, w.prepareFrom, w.beginBy],
+      ['A fresh tube before her winter: her water may not last it.'],
+    ),
+  ];
+}
+
+function waterCheck(c: Case): Ask {
+  const { known, now } = c;
+  const cold = latest(known.moves.at(-1)?.at, known.intake?.at);
+  const last = latest(known.lastLook?.at, known.waterReadings.at(-1)?.at, cold) ?? now;
+  const from = addDays(last, figure('winterCheckDays'));
+  return ask(c, 'check-water', [from, from, addDays(from, 14)], ['Look to her water, and to nothing else.']);
+}

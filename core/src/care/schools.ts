@@ -1,0 +1,107 @@
+import type { LookingSchoolId, NestSchoolId, SpaceSchoolId } from '../facts';
+import { figure } from './practice';
+
+export interface LookingSchool {
+  id: LookingSchoolId;
+  name: string;
+  says: string;
+  /** Days that must lie between disturbances; null: no look before the first workers are likely. */
+  everyDays: number | null;
+}
+
+/** The methods of looking while a queen founds. Common practice, no source. */
+export const LOOKING_SCHOOLS: readonly LookingSchool[] = [
+  { id: 'weekly', name: 'Weekly', says: 'One short, planned look a week.', everyDays: figure('weeklyDays') },
+  {
+    id: 'fortnightly',
+    name: 'Every two weeks',
+    says: 'One look in two weeks.',
+    everyDays: figure('fortnightDays'),
+  },
+  {
+    id: 'three-to-four-weeks',
+    name: 'Every three to four weeks',
+    says: 'At the most one look in three weeks.',
+    everyDays: figure('threeWeeksDays'),
+  },
+  {
+    id: 'hands-off',
+    name: 'Hands off',
+    says: 'No look until the date on which the first workers are likely.',
+    everyDays: null,
+  },
+];
+
+export function lookingSchool(id: LookingSchoolId): LookingSchool {
+  return LOOKING_SCHOOLS.find((s) => s.id === id) ?? (LOOKING_SCHOOLS[1] as LookingSchool);
+}
+
+export interface GrowthSchool<Id> {
+  id: Id;
+  name: string;
+  says: string;
+  /** Why those who go by it do so, as they say it. */
+  because: string;
+}
+
+/** The methods of when a foraging space is due. Common practice, no source. */
+export const SPACE_SCHOOLS: readonly GrowthSchool<SpaceSchoolId>[] = [
+  {
+    id: 'first-workers',
+    name: 'First hardened workers',
+    says: 'A very small one as soon as the first workers have hardened.',
+    because: 'they can be fed without opening the tube',
+  },
+  {
+    id: 'about-fifteen',
+    name: 'About fifteen workers',
+    says: 'A small one at about fifteen workers.',
+    because: 'there are enough to go out and enough to stay in',
+  },
+  {
+    id: 'tube-full',
+    name: 'When the tube is full',
+    says: 'Only when the tube has no more room.',
+    because: 'a tight home keeps a small colony together',
+  },
+  {
+    id: 'from-the-start',
+    name: 'From the start',
+    says: 'From the first week, for queens that must eat.',
+    because: 'she goes out for food herself',
+  },
+];
+
+/** The methods of when a nest is due. Common practice, no source. */
+export const NEST_SCHOOLS: readonly GrowthSchool<NestSchoolId>[] = [
+  {
+    id: 'count',
+    name: 'By count',
+    says: 'At 20 workers for large kinds, at 30 to 50 for small ones.',
+    because: 'so many can hold a nest and still forage',
+  },
+  {
+    id: 'packed-full',
+    name: 'Packed full',
+    says: 'When the tube is packed.',
+    because: 'ants like it cramped',
+  },
+  {
+    id: 'as-late-as-possible',
+    name: 'As late as possible',
+    says: 'Only when the tube is dry, dirty or too small.',
+    because: 'too early means refuse and mould inside, and hunger because all stay in',
+  },
+  {
+    id: 'first-major',
+    name: 'First major',
+    says: 'At the first major, in kinds that have them.',
+    because: 'a colony that can afford one is past its start',
+  },
+  {
+    id: 'behaviour',
+    name: 'How they behave',
+    says: 'When they hold the foraging space and find food fast.',
+    because: 'that shows that they will forage from a nest too',
+  },
+];

@@ -1,0 +1,92 @@
+/** The closed lists of what is written down. No schemas here: whoever only draws or words things needs no more than this. */
+
+export const FOUND_HOW = [
+  'walking',
+  'digging',
+  'in-water',
+  'under-stone',
+  'bought',
+  'bought-with-workers',
+  'swapped',
+  'given',
+  'small-colony',
+  'unknown',
+] as const;
+export type FoundHow = (typeof FOUND_HOW)[number];
+
+export const FINDINGS = ['mites', 'other-parasites', 'injury', 'missing-leg'] as const;
+export type Finding = (typeof FINDINGS)[number];
+
+export const WET_FRONTS = ['dry', 'right', 'at-face', 'soaked', 'leaking'] as const;
+export type WetFront = (typeof WET_FRONTS)[number];
+
+/** Workers of a kind, and winged young: part of a look when there are any. */
+export const CASTES = ['callows', 'majors', 'repletes', 'alates'] as const;
+export type Caste = (typeof CASTES)[number];
+
+export const PUPAE_IN = ['naked', 'cocoons', 'both'] as const;
+export type PupaeIn = (typeof PUPAE_IN)[number];
+
+export const MOULDS = ['none', 'far-plug', 'near-brood'] as const;
+export type Mould = (typeof MOULDS)[number];
+
+export const MEALS = ['sugar', 'protein', 'both', 'seeds'] as const;
+export type Meal = (typeof MEALS)[number];
+/** What a meal is made of: both are two foods, each with an end of its own. */
+export const FOODS = ['sugar', 'protein', 'seeds'] as const;
+export type Food = (typeof FOODS)[number];
+export const foodsOf = (meal: Meal): Food[] => (meal === 'both' ? ['sugar', 'protein'] : [meal]);
+
+export const FEED_OUTCOMES = ['offered', 'taken', 'left', 'removed'] as const;
+export type FeedOutcome = (typeof FEED_OUTCOMES)[number];
+
+/** Where food was put: into her cell, which opens it, or where she need not be met. */
+export const FEED_SPOTS = ['cell', 'outer-room', 'foraging-space'] as const;
+export type FeedSpot = (typeof FEED_SPOTS)[number];
+
+/** How it was put there. */
+export const FEED_WAYS = ['drop', 'swab', 'foil', 'dish', 'feeder', 'prey'] as const;
+export type FeedWay = (typeof FEED_WAYS)[number];
+
+/** Infertile: alive, and given up as a founder. Merged: her colony was joined to another. */
+export const LOSS_WAYS = ['died', 'escaped', 'given-away', 'merged', 'infertile'] as const;
+export type LossWay = (typeof LOSS_WAYS)[number];
+
+export const LOSS_CAUSES = [
+  'unknown',
+  'dried-out',
+  'drowned',
+  'mould',
+  'starved',
+  'too-warm',
+  'disturbed',
+  'injured',
+  'other',
+] as const;
+export type LossCause = (typeof LOSS_CAUSES)[number];
+
+export const CERTAINTIES = ['certain', 'likely', 'guess'] as const;
+export type Certainty = (typeof CERTAINTIES)[number];
+
+export const SHAPES = ['large-gaster', 'between', 'slim-large-head'] as const;
+export type Shape = (typeof SHAPES)[number];
+
+export const HEAT_SOURCES = ['mat', 'cable', 'lamp', 'radiator', 'sun', 'other'] as const;
+
+export const LOOKING_SCHOOL_IDS = ['weekly', 'fortnightly', 'three-to-four-weeks', 'hands-off'] as const;
+export type LookingSchoolId = (typeof LOOKING_SCHOOL_IDS)[number];
+
+export const SPACE_SCHOOL_IDS = ['first-workers', 'about-fifteen', 'tube-full', 'from-the-start'] as const;
+export type SpaceSchoolId = (typeof SPACE_SCHOOL_IDS)[number];
+
+export const NEST_SCHOOL_IDS = [
+  'count',
+  'packed-full',
+  'as-late-as-possible',
+  'first-major',
+  'behaviour',
+] as const;
+export type NestSchoolId = (typeof NEST_SCHOOL_IDS)[number];
+
+export const STOCK_KINDS = ['finished-tube', 'empty-tube', 'plug', 'barrier', 'food', 'other'] as const;
+export const STOCK_WHYS = ['counted', 'made', 'bought', 'used', 'broken'] as const;

@@ -1,0 +1,169 @@
+import { CASTES } from '../../facts';
+import type { EntryOf, KindName } from '../../log';
+import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
+import { observe } from './observe';
+import type { Observation } from './batches';
+import { foldFeed } from './offers';
+import type { QueenLedger } from './queen-ledger';
+
+export type Fold<K extends KindName> = (
+  one: QueenLedger,
+  entry: EntryOf<K>,
+  observations: Observation[],
+) => void;
+
+export const OWN_LOG = 'your log';
+
+const seenIn = (entry: { at: Instant; id: string }) => ({ at: entry.at, entryId: entry.id });
+
+/** How each kind of entry changes what is known of a queen. */
+export const FOLDS: { [K in KindName]: Fold<K> } = {
+  intake(one, entry, observations) {
+    const seen = seenIn(entry);
+    one.intake = {
+      ...seen,
+      earliest: entry.earliest ?? null,
+      found: entry.found,
+      wings: entry.wings,
+      queens: entry.queens ?? 1,
+    };
+    one.species = entry.species;
+    if (entry.inspection) {
+      const { findings, quarantineUntil = null } = entry.inspection;
+      one.health = { ...seen, findings, quarantineUntil };
+    }
+    if (entry.welcomeDrop) one.welcomeDrop = seen;
+    if (entry.wings !== 'unknown')
+      one.founderSigns.push({ kind: 'wings', value: entry.wings, source: OWN_LOG, entryId: entry.id });
+    const caughtAlone = ['walking', 'digging', 'in-water'].includes(entry.found);
+    const none = caughtAlone ? { low: 0, high: 0 } : undefined;
+    const counts = {
+      eggs: entry.eggs ?? none,
+      larvae: entry.larvae ?? none,
+      pupae: entry.pupae ?? none,
+      workers: entry.workers ?? none,
+    };
+    // the brood was looked at when she was found, which is not later than the earliest day that may be
+    observe(one, { ...entry, at: entry.earliest ?? entry.at }, counts, undefined, observations);
+  },
+
+  look(one, entry, observations) {
+    const seen = seenIn(entry);
+    one.looksSpent += 1;
+    one.lastLook = seen;
+    const before = one.counts.workers;
+    observe(one, entry, entry, entry.deadWorkers, observations);
+    if (entry.workers || entry.deadWorkers)
+      one.workerLook = {
+        ...seen,
+        before,
+        workers: entry.workers ?? null,
+        dead: entry.deadWorkers ?? null,
+      };
+    foldCastes(one, entry);
+    if (entry.waterLineMm !== undefined) {
+      need(
+        Number.isFinite(entry.waterLineMm) && entry.waterLineMm >= 0,
+        'waterLineMm',
+        `The water line (${entry.waterLineMm}) is not a length from the closed end. Give it in mm, 0 or more.`,
+      );
+      one.waterReadings.push({ ...seen, mm: entry.waterLineMm });
+    }
+    if (entry.wetFront) one.wetFront = lasting(one.wetFront, entry.wetFront, seen);
+    if (entry.mould) one.mould = lasting(one.mould, entry.mould, seen);
+    if (entry.queen === 'seen') {
+      one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
+      one.queenMissing = [];
+    } else if (entry.queen === 'not-seen') one.queenMissing.push(seen);
+    if (entry.queensSeen !== undefined) one.queensSeen = { ...seen, n: entry.queensSeen };
+  },
+
+  feed(one, entry) {
+    const workersThere = one.counts.workers !== null && isSome(one.counts.workers.range);
+    foldFeed(one.offers, entry, workersThere);
+    // what workers eat says nothing of her
+    if (workersThere || entry.food === 'sugar' || entry.food === 'seeds') return;
+    if (entry.outcome !== 'taken' && entry.outcome !== 'left') return;
+    const value = entry.outcome === 'taken' ? 'accepted' : 'refused';
+    one.founderSigns.push({ kind: 'protein', value, source: OWN_LOG, entryId: entry.id });
+  },
+
+  move(one, entry) {
+    one.moves.push({ ...seenIn(entry), placeId: entry.placeId });
+  },
+
+  health(one, entry) {
+    one.health = {
+      ...seenIn(entry),
+      findings: entry.findings,
+      quarantineUntil: entry.quarantineUntil,
+    };
+  },
+
+  identify(one, entry) {
+    one.species = entry.species;
+  },
+
+  sign(one, entry) {
+    const from = { source: OWN_LOG, entryId: entry.id };
+    if (entry.shape !== undefined) one.founderSigns.push({ kind: 'shape', value: entry.shape, ...from });
+    if (entry.restless !== undefined)
+      one.founderSigns.push({ kind: 'restless', value: entry.restless, ...from });
+    if (entry.protein !== undefined)
+      one.founderSigns.push({ kind: 'protein', value: entry.protein, ...from });
+    if (entry.broodUnfed !== undefined)
+      one.founderSigns.push({ kind: 'brood-unfed', value: entry.broodUnfed, ...from });
+  },
+
+  rest(one, entry) {
+    one.restUntil = { until: entry.until, entryId: entry.id };
+  },
+
+  loss(one, entry) {
+    one.loss = {
+      ...seenIn(entry),
+      how: entry.how,
+      cause: entry.cause,
+      certainty: entry.certainty ?? null,
+      orphans: entry.colonyGoesOn ?? false,
+    };
+  },
+
+  // felt, but nothing is learned of her
+  knock() {},
+  note() {},
+};
+
+/** A state of the tube, with the look since which it has been so. */
+function lasting<V>(
+  had: { value: V; since: Instant } | null,
+  value: V,
+  seen: { at: Instant; entryId: string },
+) {
+  return { ...seen, value, since: had?.value === value ? had.since : seen.at };
+}
+
+/** What a look says of workers of a kind, of winged young and of the dead. */
+function foldCastes(one: QueenLedger, look: EntryOf<'look'>): void {
+  for (const caste of CASTES) {
+    const c = look[caste];
+    if (c === undefined) continue;
+    const last = { range: countRange(c.low, c.high, caste, c.word), at: look.at, entryId: look.id };
+    const had = one.castes[caste];
+    if (had?.first.by) one.castes[caste] = { first: had.first, last };
+    else
+      one.castes[caste] = {
+        first: isSome(c) ? { after: had?.last.at ?? null, by: look.at } : { after: look.at, by: null },
+        last,
+      };
+  }
+  if (look.deadWorkers && !isNone(look.deadWorkers)) {
+    const { low, high } = look.deadWorkers;
+    const before = one.deadWorkers;
+    one.deadWorkers = {
+      low: before.low + low,
+      high: before.high === null || high === null ? null : before.high + high,
+    };
+  }
+  if (look.pupaeIn) one.pupaeIn = look.pupaeIn;
+}

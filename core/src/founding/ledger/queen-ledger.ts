@@ -1,0 +1,167 @@
+import type { Caste, Mould, WetFront } from '../../facts';
+import type { CountRange, Instant, Interval } from '../../quantity';
+import type { BodyOf, Disturbance, SpeciesBelief } from '../../log';
+import { MILESTONES, type Milestone } from '../../species';
+import type { Batch } from './batches';
+import type { Contradiction } from './contradictions';
+import type { FounderEvidence } from '../founder';
+import type { Offer } from './offers';
+import type { FullCount, Vanished } from './vanished';
+
+/** The last count of one stage: what was seen, when, and which entry says so. */
+export interface LastCount {
+  range: CountRange;
+  at: Instant;
+  entryId: string;
+}
+
+/** When a stage was first there, in the present attempt at a first brood. */
+export interface Appearance {
+  interval: Interval;
+  /** Entries that bound it. */
+  afterEntry: string | null;
+  byEntry: string | null;
+  /** Not seen itself: a later stage was, so it must have been there. */
+  implied: boolean;
+  /** Looks that counted none of it before it appeared, oldest first. */
+  absentAt: Instant[];
+}
+
+/** What one look said of workers, beside what was counted before it. */
+export interface WorkerLook {
+  at: Instant;
+  entryId: string;
+  before: LastCount | null;
+  workers: CountRange | null;
+  /** Newly found dead at this look. */
+  dead: CountRange | null;
+}
+
+/** What is known of one queen from her log alone. Derived, never stored. */
+export interface QueenLedger {
+  queenId: string;
+  intake: {
+    entryId: string;
+    at: Instant;
+    /** Not before this moment, when the day is not known for sure. */
+    earliest: Instant | null;
+    found: BodyOf<'intake'>['found'];
+    wings: BodyOf<'intake'>['wings'];
+    queens: number;
+  } | null;
+  species: SpeciesBelief | null;
+  loss: {
+    entryId: string;
+    at: Instant;
+    how: BodyOf<'loss'>['how'];
+    cause: BodyOf<'loss'>['cause'];
+    /** How sure the keeper is of the cause; null when nothing was said. */
+    certainty: NonNullable<BodyOf<'loss'>['certainty']> | null;
+    /** Her workers and brood live on. */
+    orphans: boolean;
+  } | null;
+  counts: Record<Milestone, LastCount | null>;
+  appearances: Record<Milestone, Appearance>;
+  /** Clutches told apart by their timing, oldest first; none while there are no eggs. */
+  batches: Batch[];
+  /** Workers of a kind and winged young: when first there, and how many at last count. */
+  castes: Record<Caste, { first: Interval; last: LastCount } | null>;
+  /** Workers found dead so far. */
+  deadWorkers: CountRange;
+  pupaeIn: NonNullable<BodyOf<'look'>['pupaeIn']> | null;
+  /** The last look that said something of workers. */
+  workerLook: WorkerLook | null;
+  /** Looks in a row that looked for her and did not find her, oldest first. */
+  queenMissing: { at: Instant; entryId: string }[];
+  /** Her eggs are gone, and the look did not say whether there are larvae; null when nothing is unclear. */
+  eggsUnclear: { at: Instant; entryId: string; eggsAt: Instant } | null;
+  /** Queens at the last look that counted them. */
+  queensSeen: { n: number; at: Instant; entryId: string } | null;
+  /** Times at which all brood was gone although no worker had come: eaten, or died. */
+  broodLost: { interval: Interval; what: 'eggs' | 'brood'; entryId: string }[];
+  /** Brood that was eaten or died between two full counts, oldest first. */
+  vanished: Vanished[];
+  /** The last look that counted every stage. */
+  lastFull: FullCount | null;
+  looksSpent: number;
+  lastLook: { at: Instant; entryId: string } | null;
+  /** Whole and part days since the last look, feed or move; null before intake. */
+  daysSinceDisturbed: number | null;
+  lastDisturbed: { at: Instant; entryId: string } | null;
+  /** Every look, feed, move, knock and taking in, oldest first. */
+  disturbances: { kind: Disturbance; at: Instant; entryId: string }[];
+  /** Water lines read, oldest first, mm from the closed end. */
+  waterReadings: { at: Instant; mm: number; entryId: string }[];
+  /** As last seen, and since which look it has been so. */
+  wetFront: { value: WetFront; at: Instant; since: Instant; entryId: string } | null;
+  mould: { value: Mould; at: Instant; since: Instant; entryId: string } | null;
+  queenSeen: { at: Instant; atMm: number | null; entryId: string } | null;
+  /** Food set before her and what became of it, oldest first. */
+  offers: Offer[];
+  /** Places she was carried to after the first, oldest first. */
+  moves: { at: Instant; placeId: string; entryId: string }[];
+  /** What was found when she was last looked over; quarantine until then, null when none stands. */
+  health: {
+    findings: BodyOf<'health'>['findings'];
+    quarantineUntil: Instant | null;
+    at: Instant;
+    entryId: string;
+  } | null;
+  /** A drop given in the catch vial when she was taken in; it stayed there. */
+  welcomeDrop: { at: Instant; entryId: string } | null;
+  /** Seen of her, that tells what kind of founder she is; without what her species says. */
+  founderSigns: (Exclude<FounderEvidence, { kind: 'species' }> & { entryId: string })[];
+  /** The keeper chose to leave her alone until then. */
+  restUntil: { until: Instant; entryId: string } | null;
+  contradictions: Contradiction[];
+}
+
+export const noAppearance = (): Appearance => ({
+  interval: { after: null, by: null },
+  afterEntry: null,
+  byEntry: null,
+  implied: false,
+  absentAt: [],
+});
+
+export const byMilestone = <T>(make: (m: Milestone) => T): Record<Milestone, T> =>
+  Object.fromEntries(MILESTONES.map((m) => [m, make(m)])) as Record<Milestone, T>;
+
+/** The ledger of a queen about whom nothing is written yet. */
+export function emptyLedger(queenId: string): QueenLedger {
+  return {
+    queenId,
+    intake: null,
+    species: null,
+    loss: null,
+    counts: byMilestone(() => null),
+    appearances: byMilestone(noAppearance),
+    batches: [],
+    castes: { callows: null, majors: null, repletes: null, alates: null },
+    deadWorkers: { low: 0, high: 0 },
+    pupaeIn: null,
+    queensSeen: null,
+    workerLook: null,
+    queenMissing: [],
+    eggsUnclear: null,
+    broodLost: [],
+    vanished: [],
+    lastFull: null,
+    looksSpent: 0,
+    lastLook: null,
+    daysSinceDisturbed: null,
+    lastDisturbed: null,
+    disturbances: [],
+    waterReadings: [],
+    wetFront: null,
+    mould: null,
+    queenSeen: null,
+    offers: [],
+    moves: [],
+    health: null,
+    welcomeDrop: null,
+    founderSigns: [],
+    restUntil: null,
+    contradictions: [],
+  };
+}

@@ -1,0 +1,29 @@
+import { feed } from './kinds/feed';
+import { health } from './kinds/health';
+import { identify } from './kinds/identify';
+import { intake } from './kinds/intake';
+import { knock } from './kinds/knock';
+import { look } from './kinds/look';
+import { loss } from './kinds/loss';
+import { move } from './kinds/move';
+import { note } from './kinds/note';
+import { rest } from './kinds/rest';
+import { sign } from './kinds/sign';
+
+/** Every kind of entry that states a fact: a new one is one more file and one more name here. */
+export const KINDS = {
+  intake,
+  look,
+  feed,
+  note,
+  rest,
+  loss,
+  move,
+  knock,
+  health,
+  identify,
+  sign,
+} as const;
+
+export type KindName = keyof typeof KINDS;
+export const KIND_NAMES = Object.keys(KINDS) as KindName[];

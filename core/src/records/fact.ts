@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import {
+  placeSchema,
+  queenSchema,
+  settingsSchema,
+  stockItemSchema,
+  stockMoveSchema,
+  tubeSchema,
+} from '../facts';
+import { entrySchema } from '../log';
+
+/** Everything that is stored: what the keeper wrote, one fact a line of the export. All else is derived. */
+export const factSchema = z.discriminatedUnion(
+  'fact',
+  [
+    z.object({ fact: z.literal('place'), value: placeSchema }),
+    z.object({ fact: z.literal('home'), value: tubeSchema }),
+    z.object({ fact: z.literal('queen'), value: queenSchema }),
+    z.object({ fact: z.literal('entry'), value: entrySchema }),
+    z.object({ fact: z.literal('stock-item'), value: stockItemSchema }),
+    z.object({ fact: z.literal('stock-move'), value: stockMoveSchema }),
+    z.object({ fact: z.literal('settings'), value: settingsSchema }),
+  ],
+  {
+    error:
+      'It is no fact that is known here. Each line says "fact": place, home, queen, entry, stock-item, stock-move or settings.',
+  },
+);
+export type Fact = z.infer<typeof factSchema>;

@@ -1,0 +1,68 @@
+import { DEFAULT_SETTINGS, type KeeperSettings } from '../facts';
+import type { Entry } from '../log';
+import { InputError } from '../quantity';
+import { placeIdNow, type QueenFacts } from '../view';
+import { factSchema, type Fact } from './fact';
+
+/** A log as it was exported, put together again. */
+export interface ReadLog {
+  settings: KeeperSettings;
+  /** In the order of their names. */
+  queens: QueenFacts[];
+}
+
+/**
+ * Reads an exported log: JSON Lines, one fact a line, of this or any earlier version. Empty lines are passed over; of
+ * several facts about one thing the last holds.
+ * @throws InputError naming the line that cannot be read, or the queen whose tube or place is missing
+ */
+export function readFacts(text: string): Fact[] {
+  return text.split(/\r?\n/).flatMap((line, i) => {
+    if (line.trim() === '') return [];
+    let value: unknown;
+    try {
+      value = JSON.parse(line);
+    } catch {
+      throw new InputError(`line ${i + 1}`, `Line ${i + 1} is not JSON. Was the file cut off, or edited?`);
+    }
+    const read = factSchema.safeParse(value);
+    if (read.success) return [read.data];
+    const [issue] = read.error.issues;
+    const where = issue && issue.path.length > 1 ? ` (${issue.path.slice(1).join('.')})` : '';
+    throw new InputError(
+      `line ${i + 1}`,
+      `Line ${i + 1} cannot be read${where}: ${issue?.message ?? 'it is no fact that is known here.'}`,
+    );
+  });
+}
+
+/** Puts the facts of a log together, queen by queen. */
+export function logOf(facts: readonly Fact[]): ReadLog {
+  const places = lastOfEach(facts.flatMap((f) => (f.fact === 'place' ? [f.value] : [])));
+  const homes = lastOfEach(facts.flatMap((f) => (f.fact === 'home' ? [f.value] : [])));
+  const queens = lastOfEach(facts.flatMap((f) => (f.fact === 'queen' ? [f.value] : [])));
+  const settings = facts.flatMap((f) => (f.fact === 'settings' ? [f.value] : [])).at(-1) ?? DEFAULT_SETTINGS;
+  const entries = new Map<string, Map<string, Entry>>();
+  for (const f of facts) {
+    if (f.fact !== 'entry') continue;
+    const own = entries.get(f.value.queenId) ?? new Map<string, Entry>();
+    own.set(f.value.id, f.value);
+    entries.set(f.value.queenId, own);
+  }
+  for (const id of entries.keys())
+    if (!queens.has(id))
+      throw new InputError('queenId', `There are entries about a queen (${id}) who is not in the log.`);
+  const whole = [...queens.values()].map((queen): QueenFacts => {
+    const own = [...(entries.get(queen.id)?.values() ?? [])];
+    const tube = homes.get(queen.homeId);
+    if (!tube) throw new InputError('homeId', `The tube of ${queen.label} is not in the log.`);
+    const place = places.get(placeIdNow(queen, own));
+    if (!place) throw new InputError('placeId', `The place of ${queen.label} is not in the log.`);
+    return { queen, tube, place, places: [...places.values()], entries: own };
+  });
+  return { settings, queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)) };
+}
+
+const lastOfEach = <T extends { id: string }>(values: readonly T[]): Map<string, T> =>
+  new Map(values.map((v) => [v.id, v]));
+const compare = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });

@@ -1,0 +1,127 @@
+import type { KeeperSettings, Place, Queen, TubeHome } from '../facts';
+import {
+  learnedProfile,
+  stageEvidence,
+  type KindEvidence,
+  type Learned,
+  type QueenLedger,
+} from '../founding';
+import { effectiveEntries, type Entry } from '../log';
+import { instantOf, type Instant } from '../quantity';
+import { speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
+import { temperatureOfStays, thermometerErrorC, withWaking, type Stay, type Temperature } from '../warmth';
+
+/** All facts about one queen. */
+export interface QueenFacts {
+  queen: Queen;
+  tube: TubeHome;
+  /** Where she stands now. */
+  place: Place;
+  /** Every place she has stood in, this one too; others may be among them. */
+  places: Place[];
+  entries: Entry[];
+}
+
+export interface ViewOptions {
+  draws?: number;
+  profileOf?: (id: string) => SpeciesProfile;
+  /** Goes beyond the first batch; true when not given. */
+  later?: boolean;
+  /** What the keeper's other queens say of their kinds: her own part is not in it. */
+  learned?: Learned;
+}
+
+/** What a queen's own finished stages say of her kind, for the others. */
+export type Lesson = { profileId: string; stages: KindEvidence } | null;
+
+/** What an outlook rests on besides her log. */
+export interface Basis {
+  kinds: { profileId: string; weight: number; namedBy: string | null; profile: SpeciesProfile }[];
+  /** How warm she has stood and will stand, with the waking that keepers give where none is planned. */
+  temperature: Temperature;
+  waking: Instant | null;
+  thermometerErrorC: number;
+  teaches: Lesson;
+  learnedFrom: number;
+}
+
+/** A guess or a likely name leaves more room: spreads are so many times as wide. Priors. */
+const LOOSER = { certain: 1, likely: 1.08, guess: 1.3 } as const;
+
+/** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
+export function basisOf(
+  { queen, place, places }: QueenFacts,
+  known: QueenLedger,
+  settings: KeeperSettings,
+  now: Instant,
+  { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
+): Basis {
+  const stood = temperatureOfStays(staysOf(known, queen, places, place));
+  const sure = known.species?.sure ?? 'guess';
+  let from = 0;
+  const kinds = speciesWeights(known.species).map((w) => {
+    const others = settings.learn ? (learned[w.profileId] ?? {}) : {};
+    from = Math.max(from, ...Object.values(others).map((e) => e.n));
+    return { ...w, profile: looser(learnedProfile(profileOf(w.profileId), others), LOOSER[sure]) };
+  });
+  const likeliest = kinds.reduce((a, k) => (k.weight > a.weight ? k : a));
+  const { temperature, waking } = withWaking(stood, likeliest.profile, settings.hemisphere, now);
+  return {
+    kinds,
+    temperature,
+    waking,
+    thermometerErrorC: thermometerErrorC(place),
+    teaches: lesson(known, stood, settings, profileOf),
+    learnedFrom: from,
+  };
+}
+
+function looser(profile: SpeciesProfile, times: number): SpeciesProfile {
+  // an unknown kind is held loosely already
+  if (times === 1 || profile.founder.value === 'unknown') return profile;
+  const wider = <S extends { logSpread: number }>(s: S): S => ({ ...s, logSpread: s.logSpread * times });
+  const { laying, egg, larva, pupa } = profile.stages;
+  return {
+    ...profile,
+    queenLogSpread: { ...profile.queenLogSpread, value: profile.queenLogSpread.value * times },
+    stages: { laying: wider(laying), egg: wider(egg), larva: wider(larva), pupa: wider(pupa) },
+  };
+}
+
+/** What her finished stages say, when her species is more than a guess. */
+function lesson(
+  known: QueenLedger,
+  temperature: Temperature,
+  { hemisphere }: KeeperSettings,
+  profileOf: (id: string) => SpeciesProfile,
+): Lesson {
+  const { species } = known;
+  if (!species || species.sure === 'guess' || species.others?.length) return null;
+  const stages = stageEvidence(profileOf(species.profileId), known, temperature, hemisphere);
+  return Object.keys(stages).length > 0 ? { profileId: species.profileId, stages } : null;
+}
+
+/** Place after place; one that is not known counts as the present one. */
+function staysOf(known: QueenLedger, queen: Queen, places: readonly Place[], place: Place): Stay[] {
+  if (known.moves.length === 0) return [{ from: instantOf(0), place }];
+  const at = (id: string) => places.find((p) => p.id === id) ?? place;
+  return [
+    { from: instantOf(0), place: at(queen.placeId) },
+    ...known.moves.map((m) => ({ from: m.at, place: at(m.placeId) })),
+  ];
+}
+
+/** Where she stands after every move in her log, or where she was first put. */
+export function placeIdNow(queen: Queen, entries: readonly Entry[]): string {
+  const moves = effectiveEntries(entries).flatMap(({ entry }) =>
+    entry?.kind === 'move' ? [entry.placeId] : [],
+  );
+  return moves[moves.length - 1] ?? queen.placeId;
+}
+
+/** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */
+export function seedOf(id: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < id.length; i++) hash = Math.imul(hash ^ id.charCodeAt(i), 0x01000193);
+  return hash & 0x7fffffff;
+}

@@ -1,0 +1,78 @@
+import type { Place } from '../facts';
+import { instantOf, latest, msOf, type Instant } from '../quantity';
+import { isWinteringTempC, winterAround, type Hemisphere } from '../season';
+import type { SpeciesProfile } from '../species';
+import { temperatureAt, type Temperature } from './clock';
+
+/**
+ * A cheap thermometer is off by up to a degree and a half in eight cases of ten (prior; "one or two degrees" is common
+ * practice): standard error of one that nobody checked, and of a checked one, °C.
+ */
+export const THERMOMETER_ERROR_C = { unchecked: 1.17, checked: 0.3 } as const;
+
+export const thermometerErrorC = ({ spot }: Pick<Place, 'spot'>): number =>
+  spot?.thermometerChecked ? THERMOMETER_ERROR_C.checked : THERMOMETER_ERROR_C.unchecked;
+
+/** A place's warmth over time: steady, or cold until the winter ends. */
+export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {
+  if (!place.winter) return place.tempC;
+  return {
+    steps: [
+      { from: instantOf(0), tempC: place.tempC },
+      { from: place.winter.until, tempC: place.winter.thenTempC },
+    ],
+  };
+}
+
+/** One place after another: since when she has stood in each. */
+export interface Stay {
+  from: Instant;
+  place: Place;
+}
+
+/** How warm she has stood in place after place, and will stand. */
+export function temperatureOfStays(stays: readonly Stay[]): Temperature {
+  const [only] = stays;
+  if (stays.length === 1 && only) return placeTemperature(only.place);
+  const steps = stays.flatMap(({ from, place }, i) => {
+    const until = stays[i + 1]?.from;
+    const within = placeTemperature(place);
+    const later = typeof within === 'number' ? [] : within.steps.filter((s) => msOf(s.from) > msOf(from));
+    return [
+      { from, tempC: temperatureAt(within, from) },
+      ...later.filter((s) => until === undefined || msOf(s.from) < msOf(until)),
+    ];
+  });
+  // two moves at one moment: the later written holds
+  return { steps: steps.filter((s, i) => msOf(s.from) !== msOf(steps[i + 1]?.from ?? instantOf(-1))) };
+}
+
+/**
+ * What is planned, and where nothing is: a kind that winters and stands in the cold of winter is woken in spring, into
+ * the middle of its best warmth, as keepers do. Without it she would wait for ever.
+ * @returns the temperature to reckon with, and the day of waking that was assumed; null when none was
+ */
+export function withWaking(
+  temperature: Temperature,
+  profile: SpeciesProfile,
+  hemisphere: Hemisphere,
+  now: Instant,
+): { temperature: Temperature; waking: Instant | null } {
+  const last = lastOf(temperature);
+  const nothing = { temperature, waking: null };
+  if (!profile.winters.value || !isWinteringTempC(last)) return nothing;
+  const winter = winterAround(now, hemisphere);
+  // cold outside the winter is a mistake of the place, not a wintering
+  if (msOf(now) < msOf(winter.beginFrom)) return nothing;
+  const { low, high } = profile.bestTempC.value;
+  const steps =
+    typeof temperature === 'number' ? [{ from: instantOf(0), tempC: temperature }] : temperature.steps;
+  // she is still in the cold: what is past cannot be planned
+  const waking = latest(winter.wake, now) as Instant;
+  return { temperature: { steps: [...steps, { from: waking, tempC: (low + high) / 2 }] }, waking };
+}
+
+function lastOf(temperature: Temperature): number {
+  if (typeof temperature === 'number') return temperature;
+  return temperature.steps[temperature.steps.length - 1]?.tempC ?? NaN;
+}

@@ -1,0 +1,9 @@
+export {
+  counted,
+  countedRange,
+  EVENT_WORDS,
+  listed,
+  MILESTONE_WORDS,
+  numbered,
+  type EventWords,
+} from './stages';

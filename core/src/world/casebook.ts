@@ -1,0 +1,226 @@
+import { DEFAULT_SETTINGS, placeSchema, queenSchema, settingsSchema, tubeSchema } from '../facts';
+import { entrySchema, type Entry } from '../log';
+import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
+import { askLog, logOf, type Asked, type Fact } from '../records';
+import { speciesProfile } from '../species';
+
+/** One situation as a keeper writes it down: what was logged, a moment, and what must and must not be said. */
+export interface Situation {
+  case: string;
+  /** When she was taken in, yyyy-mm-dd; 1 May 2026 when not given. Days count from its evening. */
+  taken?: string;
+  /** The moment asked about: a number of days after that, or yyyy-mm-dd. */
+  at: number | string;
+  species?: string;
+  sure?: 'certain' | 'likely' | 'guess';
+  /** More that was written at intake, as in the export. */
+  intake?: Record<string, unknown>;
+  place?: Record<string, unknown>;
+  tube?: Record<string, unknown>;
+  settings?: Record<string, unknown>;
+  log?: Line[];
+  must?: Expectation[];
+  mustNot?: Expectation[];
+}
+
+/**
+ * One entry, or the same again every so many days: `look: [eggs, larvae, pupae, workers]` counts all four, anything else
+ * stands as in the export.
+ */
+type Line = {
+  day: number;
+  every?: number;
+  until?: number;
+  look?: (number | [number, number] | null)[] | object;
+  [more: string]: unknown;
+};
+
+/** Something that an answer says. All that is given must hold; texts are regular expressions, whatever the case. */
+export interface Expectation {
+  pressure?: string;
+  headline?: string;
+  /** Anywhere: headline, answers, texts, reasons, windows. */
+  anywhere?: string;
+  verdict?: string;
+  answer?: string;
+  text?: string;
+  criterion?: string;
+  state?: string;
+  school?: string;
+  due?: string;
+  obligatory?: boolean;
+  startsFrom?: number | string;
+  startsBy?: number | string;
+  endsBy?: number | string;
+  restFrom?: number | string;
+  restBy?: number | string;
+  value?: string;
+  above?: number;
+  below?: number;
+  is?: unknown;
+}
+
+const QUEEN = '018f0000-0000-7000-8000-000000000001';
+const PLACE = '018f0000-0000-7000-8000-000000000002';
+const OTHER_PLACE = '018f0000-0000-7000-8000-000000000004';
+const TUBE = '018f0000-0000-7000-8000-000000000003';
+const EVENING = 18.5 / 24;
+const FIRST_DAY = '2026-05-01';
+
+/** The facts of a situation, as an export would hold them. */
+export function factsOf(s: Situation): Fact[] {
+  const zero = addDays(startOfDay(s.taken ?? FIRST_DAY, UTC), EVENING);
+  let serial = 0;
+  const id = () => `018f0000-0000-7000-9000-${String(++serial).padStart(12, '0')}`;
+  const entry = (day: number, body: object): Entry => {
+    const at = addDays(zero, day);
+    return entrySchema.parse({ ...body, id: id(), queenId: QUEEN, at, loggedAt: at });
+  };
+  const species = { profileId: s.species ?? 'tetramorium-immigrans', sure: s.sure ?? 'certain' };
+  const place = { name: 'Drawer', tempC: bestOf(species.profileId), roomRelHumidity: 0.5, ...s.place };
+  const facts: Fact[] = [
+    { fact: 'settings', value: settingsSchema.parse({ ...DEFAULT_SETTINGS, zone: UTC, ...s.settings }) },
+    { fact: 'place', value: placeSchema.parse({ id: PLACE, ...place }) },
+    {
+      fact: 'home',
+      value: tubeSchema.parse({
+        id: TUBE,
+        kind: 'tube',
+        outsideMm: 16,
+        boreMm: 14,
+        lengthMm: 150,
+        end: 'round',
+        waterLineMm: 85,
+        plugs: { innerMm: 15, outerMm: 15 },
+        setUpAt: zero,
+        ...s.tube,
+      }),
+    },
+    {
+      fact: 'queen',
+      value: queenSchema.parse({ id: QUEEN, label: 'A', homeId: TUBE, placeId: PLACE, createdAt: zero }),
+    },
+    {
+      fact: 'entry',
+      value: entry(0, { kind: 'intake', found: 'walking', wings: 'dealate', species, ...s.intake }),
+    },
+  ];
+  for (const { day, every, until, look, to, ...body } of s.log ?? []) {
+    if (to)
+      facts.push({
+        fact: 'place',
+        value: placeSchema.parse({ id: OTHER_PLACE, ...place, name: 'Elsewhere', ...(to as object) }),
+      });
+    const whole = to ? { kind: 'move', placeId: OTHER_PLACE, ...body } : bodyOf(look, body);
+    for (let d = day; d <= (until ?? day); d += every ?? Infinity)
+      facts.push({ fact: 'entry', value: entry(d, whole) });
+  }
+  return facts;
+}
+
+const bestOf = (id: string): number => {
+  const { low, high } = speciesProfile(id).bestTempC.value;
+  return Math.round((low + high) / 2);
+};
+
+function bodyOf(look: Line['look'], body: Record<string, unknown>): object {
+  if (Array.isArray(look)) {
+    const stages = ['eggs', 'larvae', 'pupae', 'workers'];
+    const count = (n: number | [number, number]) =>
+      Array.isArray(n) ? { low: n[0], high: n[1] } : { low: n, high: n };
+    const counts = look.flatMap((n, i) => (n === null ? [] : [[stages[i] as string, count(n)] as const]));
+    return { kind: 'look', queen: 'seen', ...Object.fromEntries(counts), ...body };
+  }
+  if (look) return { kind: 'look', ...look, ...body };
+  const short = ['feed', 'note', 'rest', 'loss', 'knock', 'health', 'sign', 'identify'].find(
+    (k) => k in body,
+  );
+  if (short === undefined) return body;
+  const { [short]: value, ...rest } = body;
+  if (short === 'feed') return { kind: 'feed', food: value, outcome: 'taken', ...rest };
+  if (short === 'loss') return { kind: 'loss', how: value, ...rest };
+  if (short === 'note') return { kind: 'note', text: value, ...rest };
+  return { kind: short, ...(value as object), ...rest };
+}
+
+/** The moment that a situation asks about. */
+export function momentOf(s: Situation, when: number | string = s.at): Instant {
+  const zero = addDays(startOfDay(s.taken ?? FIRST_DAY, UTC), EVENING);
+  return typeof when === 'number' ? addDays(zero, when) : addDays(startOfDay(when, UTC), EVENING);
+}
+
+/** What the application says of a situation. */
+export function answerTo(s: Situation, draws = 1200): Asked['queens'][number] {
+  const [queen] = askLog(logOf(factsOf(s)), momentOf(s), UTC, draws).queens;
+  need(queen !== undefined, 'case', `"${s.case}" has no queen yet at its moment. Ask about a later day.`);
+  return queen;
+}
+
+/** Every expectation that an answer fails, as a sentence. */
+export function failuresOf(s: Situation, answer = answerTo(s)): string[] {
+  const tell = (e: Expectation) => JSON.stringify(e);
+  return [
+    ...(s.must ?? []).filter((e) => !holds(s, answer, e)).map((e) => `must: ${tell(e)}`),
+    ...(s.mustNot ?? []).filter((e) => holds(s, answer, e)).map((e) => `must not: ${tell(e)}`),
+  ];
+}
+
+type Answer = Asked['queens'][number];
+const has = (pattern: string | undefined, text: string): boolean =>
+  pattern === undefined || new RegExp(pattern, 'i').test(text);
+
+function holds(s: Situation, a: Answer, e: Expectation): boolean {
+  const at = (when: number | string) => msOf(momentOf(s, when));
+  const ms = (i: Instant | null) => (i === null ? Infinity : msOf(i));
+  // where something presses there is no rest at all
+  const rest = a.pressure === 'now' || a.pressure === 'soon' ? -Infinity : ms(a.restUntil);
+  if (e.verdict === undefined && e.due === undefined && e.pressure !== undefined && a.pressure !== e.pressure)
+    return false;
+  if (!has(e.headline, a.headline)) return false;
+  if (e.anywhere !== undefined && !allTexts(a).some((t) => has(e.anywhere, t))) return false;
+  if (e.restFrom !== undefined && !(rest >= at(e.restFrom))) return false;
+  if (e.restBy !== undefined && !(rest <= at(e.restBy))) return false;
+  if (e.value !== undefined && !valueHolds(a, e)) return false;
+  if (e.verdict !== undefined && !a.verdicts.some((v) => v.id === e.verdict && verdictHolds(v, e)))
+    return false;
+  if (e.due !== undefined)
+    return a.due.some(
+      (d) =>
+        d.task === e.due &&
+        (e.obligatory === undefined || d.obligatory === e.obligatory) &&
+        (e.startsFrom === undefined || ms(d.notBefore) >= at(e.startsFrom)) &&
+        (e.startsBy === undefined || ms(d.notBefore) <= at(e.startsBy)) &&
+        (e.endsBy === undefined || ms(d.notAfter) <= at(e.endsBy)) &&
+        has(e.text, d.text),
+    );
+  return true;
+}
+
+function verdictHolds(v: Answer['verdicts'][number], e: Expectation): boolean {
+  if (e.pressure !== undefined && v.pressure !== e.pressure) return false;
+  if (e.school !== undefined) return v.others.some((o) => o.school === e.school && has(e.answer, o.answer));
+  if (!has(e.answer, v.answer)) return false;
+  if (e.due === undefined && e.criterion === undefined && !has(e.text, v.text)) return false;
+  if (e.criterion === undefined) return true;
+  return v.criteria.some(
+    (c) => c.id === e.criterion && (e.state === undefined || c.state === e.state) && has(e.text, c.text),
+  );
+}
+
+function valueHolds(a: Answer, { value = '', above, below, is }: Expectation): boolean {
+  const found = value
+    .split('.')
+    .reduce<unknown>((o, k) => (o as Record<string, unknown> | null)?.[k] ?? null, a);
+  if (is !== undefined) return found === is;
+  if (typeof found !== 'number') throw new InputError('value', `There is no number at "${value}".`);
+  return (above === undefined || found > above) && (below === undefined || found < below);
+}
+
+/** Every sentence of an answer. */
+export function allTexts(a: Answer): string[] {
+  return [
+    a.headline,
+    ...a.verdicts.flatMap((v) => [v.answer, v.text, ...v.criteria.map((c) => c.text)]),
+    ...a.due.map((d) => d.text),
+  ];
+}

@@ -52,7 +52,9 @@ export default defineConfig([
   {
     // a package is used through what its index exports, and the core runs anywhere: no clock, no interface, no I/O
     files: ['**/*.{ts,tsx}'],
-    rules: { 'no-restricted-imports': ['error', { patterns: ['@gentle-burrow/*/*'] }] },
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['@gentle-burrow/*/*', '!@gentle-burrow/core/light'] }],
+    },
   },
   {
     files: ['core/src/**/*.ts'],

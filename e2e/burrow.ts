@@ -1,10 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { growingHemisphere } from '@gentle-burrow/core';
 import { test as base, expect, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -35,8 +36,17 @@ export class Burrow {
     const burrow = new Burrow(folder, await freePort(), demo);
     await burrow.start();
     if (!existsSync(template)) {
+      // whatever the day on which the tests run, the keeper lives where it is spring or summer
+      if (!demo)
+        await burrow.send('PUT', '/settings', {
+          hemisphere: growingHemisphere(new Date().toISOString()),
+        });
       await burrow.stop();
-      cpSync(folder, template, { recursive: true });
+      // whole or not there at all: another worker may be looking
+      const half = `${template}-${process.pid}`;
+      cpSync(folder, half, { recursive: true });
+      if (existsSync(template)) rmSync(half, { recursive: true, force: true });
+      else renameSync(half, template);
       await burrow.start();
     }
     return burrow;

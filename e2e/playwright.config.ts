@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './tests',
   outputDir: './test-results',
-  workers: 1,
+  // each test has a server and a directory of its own
+  workers: 2,
   timeout: 180_000,
   // what these tests hold is that it comes, not how soon: that is measured by the bench
   expect: { timeout: 30_000 },

@@ -49,7 +49,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await radio(page, /^Half water/);
   const bought = await finish(page);
   await page.getByRole('button', { name: 'Does she need food? not yet' }).click();
-  await expect(page.getByText(/Let them settle until .*, then a tiny sugar drop/)).toBeVisible();
+  await expect(page.getByText(/Let them settle until .*, then a few small dry seeds/)).toBeVisible();
 
   // caught winged, and nobody knows what she is: offered a little, and watched
   await page.goto(`${burrow.url}/queens/new`);

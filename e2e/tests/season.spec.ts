@@ -127,6 +127,8 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
   test.setTimeout(900_000);
   await page.clock.install({ time: new Date(START) });
   await travel(page, burrow, 0);
+  // the season that is gone through is a northern one
+  await burrow.send('PUT', '/settings', { hemisphere: 'north' });
   const queens = await tenQueens(burrow);
   const last = new Map(queens.map((q) => [q.id, JSON.stringify(foundOn(q.truth, 0))]));
 

@@ -1,4 +1,4 @@
-import { errorSchema } from '@gentle-burrow/contract';
+import type { ErrorBody } from '@gentle-burrow/contract';
 import { onlineManager } from '@tanstack/react-query';
 
 const RETRY_MS = 3000;
@@ -74,16 +74,23 @@ export async function call<T>(
     throw new UnreachableError('The server cannot be reached.');
   }
   if (response.ok) return (await response.json()) as T;
-  const told = errorSchema.safeParse(await response.json().catch(() => null));
-  if (!told.success && response.status >= 500) {
+  const told: unknown = await response.json().catch(() => null);
+  const error = isErrorBody(told) ? told.error : null;
+  if (error === null && response.status >= 500) {
     lost();
     throw new UnreachableError('The server cannot be reached.');
   }
   throw new RefusedError(
     response.status,
-    told.data?.error.message ?? `The server refused (${response.status}).`,
-    told.data?.error.field,
+    error?.message ?? `The server refused (${response.status}).`,
+    error?.field,
   );
+}
+
+/** Told apart without a schema: schemas come with the pages that need them. */
+function isErrorBody(told: unknown): told is ErrorBody {
+  const error = (told as Partial<ErrorBody> | null)?.error;
+  return typeof error?.message === 'string' && typeof error.code === 'string';
 }
 
 function lost(): void {

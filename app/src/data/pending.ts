@@ -1,4 +1,5 @@
-import { placeIdNow, type Place, type QueenFacts } from '@gentle-burrow/core';
+import type { Place, QueenFacts } from '@gentle-burrow/core';
+import { placeIdNow } from '@gentle-burrow/core/light';
 import type { OutboxItem, Outgoing } from './outbox';
 
 /** Which queen an outgoing item is about; null for places and settings. */

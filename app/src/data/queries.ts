@@ -1,19 +1,6 @@
 import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
-import {
-  byUrgency,
-  DEFAULT_SETTINGS,
-  type Entry,
-  type EntryBody,
-  type KeeperSettings,
-  type Learned,
-  type Place,
-  type QueenFacts,
-  type QueenView,
-  type ShelfRow,
-  type SpeciesProfile,
-  type StockLevel,
-  type StockMove,
-} from '@gentle-burrow/core';
+import type { Entry, EntryBody, KeeperSettings, Learned, Place, QueenFacts, QueenView, ShelfRow, SpeciesProfile, StockLevel, StockMove } from '@gentle-burrow/core';
+import { byUrgency, DEFAULT_SETTINGS } from '@gentle-burrow/core/light';
 import {
   keepPreviousData,
   useQueries,

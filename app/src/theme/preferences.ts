@@ -1,24 +1,35 @@
 import { useSyncExternalStore } from 'react';
-import { z } from 'zod';
+
+const APPEARANCES = ['auto', 'paper', 'night', 'red'] as const;
+const TEMPERATURES = ['C', 'F'] as const;
+const LENGTHS = ['mm', 'in'] as const;
 
 /** How this device shows things. What the keeper decides for the queens is kept by the server. */
-const schema = z.object({
-  appearance: z.enum(['auto', 'paper', 'night', 'red']).catch('auto'),
-  temperature: z.enum(['C', 'F']).catch('C'),
-  length: z.enum(['mm', 'in']).catch('mm'),
-});
-export type Preferences = z.infer<typeof schema>;
+export interface Preferences {
+  appearance: (typeof APPEARANCES)[number];
+  temperature: (typeof TEMPERATURES)[number];
+  length: (typeof LENGTHS)[number];
+}
 
 const KEY = 'burrow.preferences';
 const listeners = new Set<() => void>();
 let current: Preferences = read();
 
+/** What is not one of the choices is taken as the first. Read before anything is drawn, so without a schema. */
 function read(): Preferences {
+  let kept: Record<string, unknown> = {};
   try {
-    return schema.parse(JSON.parse(globalThis.localStorage?.getItem(KEY) ?? '{}'));
+    kept = JSON.parse(globalThis.localStorage?.getItem(KEY) ?? '{}') as Record<string, unknown>;
   } catch {
-    return schema.parse({});
+    // damaged, or a browser that keeps nothing
   }
+  const oneOf = <T extends string>(choices: readonly [T, ...T[]], value: unknown): T =>
+    choices.find((c) => c === value) ?? choices[0];
+  return {
+    appearance: oneOf(APPEARANCES, kept?.appearance),
+    temperature: oneOf(TEMPERATURES, kept?.temperature),
+    length: oneOf(LENGTHS, kept?.length),
+  };
 }
 
 export function setPreferences(change: Partial<Preferences>): void {

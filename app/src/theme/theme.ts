@@ -1,4 +1,6 @@
-import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme, type MD3Theme } from 'react-native-paper';
+import { configureFonts, useTheme, type MD3Theme } from 'react-native-paper';
+// by its own path: the package's index would bring every component along
+import { MD3DarkTheme, MD3LightTheme } from 'react-native-paper/lib/module/styles/themes';
 import { FONTS, PALETTES, type Palette, type PaletteName } from './tokens';
 
 export type BurrowTheme = MD3Theme & { burrow: Palette };

@@ -1,4 +1,5 @@
-import { daysText, type Phrase } from '@gentle-burrow/core';
+import type { Phrase } from '@gentle-burrow/core';
+import { daysText } from '@gentle-burrow/core/light';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { dayText } from './dates';
 import { lengthText, tempDiffText, tempText } from './units';

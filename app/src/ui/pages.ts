@@ -1,22 +1,24 @@
-/** The pages whose code is fetched when first needed, or ahead of it while the shelf is being read. */
+const pages = () => import('@/features/pages');
+
+/** The pages whose code is fetched when one is first needed, or ahead of it while the shelf is being read. */
 export const PAGES = {
-  queen: () => import('@/features/queen/QueenPage').then((m) => m.QueenPage),
-  watch: () => import('@/features/watch/WatchPage').then((m) => m.WatchPage),
-  look: () => import('@/features/look/LookPage').then((m) => m.LookPage),
-  intake: () => import('@/features/intake/NewQueenPage').then((m) => m.NewQueenPage),
-  cohort: () => import('@/features/cohort/CohortPage').then((m) => m.CohortPage),
-  round: () => import('@/features/round/RoundPage').then((m) => m.RoundPage),
-  visits: () => import('@/features/visits/VisitsPage').then((m) => m.VisitsPage),
-  workbench: () => import('@/features/workbench/WorkbenchPage').then((m) => m.WorkbenchPage),
-  bench: () => import('@/features/bench/BenchPage').then((m) => m.BenchPage),
-  stock: () => import('@/features/stock/StockPage').then((m) => m.StockPage),
-  places: () => import('@/features/place/PlacesPage').then((m) => m.PlacesPage),
-  labels: () => import('@/features/labels/LabelsPage').then((m) => m.LabelsPage),
-  scan: () => import('@/features/labels/ScanPage').then((m) => m.ScanPage),
-  settings: () => import('@/features/settings/SettingsPage').then((m) => m.SettingsPage),
+  queen: () => pages().then((m) => m.QueenPage),
+  watch: () => pages().then((m) => m.WatchPage),
+  look: () => pages().then((m) => m.LookPage),
+  intake: () => pages().then((m) => m.NewQueenPage),
+  cohort: () => pages().then((m) => m.CohortPage),
+  round: () => pages().then((m) => m.RoundPage),
+  visits: () => pages().then((m) => m.VisitsPage),
+  workbench: () => pages().then((m) => m.WorkbenchPage),
+  bench: () => pages().then((m) => m.BenchPage),
+  stock: () => pages().then((m) => m.StockPage),
+  places: () => pages().then((m) => m.PlacesPage),
+  labels: () => pages().then((m) => m.LabelsPage),
+  scan: () => pages().then((m) => m.ScanPage),
+  settings: () => pages().then((m) => m.SettingsPage),
 };
 
-/** So that they open without a connection too. A page that does not come now is fetched again when it is opened. */
+/** So that they open without a connection too. What does not come now is fetched again when a page is opened. */
 export function fetchPagesAhead(): void {
-  for (const load of Object.values(PAGES)) void load().catch(() => {});
+  void pages().catch(() => {});
 }

@@ -1,6 +1,16 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { plainText, msOf } from '../quantity';
 import { advise, caseAt, day, entry, look, n } from '../test-kit';
-import { figure, LOOKING_SCHOOLS, PRACTICE, weighSilence, weightOf, type SilenceCause } from './index';
+import {
+  figure,
+  LOOKING_SCHOOLS,
+  PRACTICE,
+  practiceTable,
+  weighSilence,
+  weightOf,
+  type SilenceCause,
+} from './index';
 
 const intake = () => entry(0, { kind: 'intake' });
 
@@ -264,4 +274,15 @@ describe('why are no eggs there', () => {
       share(weigh(14, [intake(), look(13, NONE)]), 'infertile'),
     );
   });
+});
+
+test('the field guide shows the figures as they are', () => {
+  const guide = readFileSync(join(__dirname, '..', '..', '..', 'docs', 'field-guide.md'), 'utf8');
+  const cells = (line: string) =>
+    line
+      .split('|')
+      .map((c) => c.trim())
+      .join('|');
+  const rows = guide.split('\n').map(cells);
+  for (const line of practiceTable().split('\n').slice(2)) expect(rows).toContain(cells(line));
 });

@@ -4,7 +4,8 @@ import { EVENT_WORDS } from '../words';
 import { caseOf, type Case, type CaseInput } from './case';
 import type { Peace } from './disturbance';
 import { RULES } from './rules';
-import { pressureRank, READING_ORDER, VERDICT_IDS, type Ask, type Pressure, type Verdict } from './verdict';
+import { pressureRank, type Pressure } from './pressure';
+import { READING_ORDER, VERDICT_IDS, type Ask, type Verdict } from './verdict';
 import type { Reservoir } from '../tube';
 
 /** What to do with one queen, and why. */

@@ -113,7 +113,7 @@ describe('three queens of a first evening end in three plans', () => {
     expect(v.outlook).toBeNull();
     expect(v.trouble).toBeNull();
     expect(next(v)).toMatch(/No plain founding plan applies/);
-    expect(v.counsel?.verdicts.map((x) => x.id)).toEqual(['warmth', 'water', 'food']);
+    expect(v.counsel?.verdicts.map((x) => x.id)).toEqual(['food', 'water', 'warmth']);
   });
   test('a species given as 70 % this, 30 % that goes through the whole view', () => {
     const mixed = {

@@ -3,6 +3,8 @@ export { counsel, type Counsel } from './counsel';
 export { weightOf, type Peace } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';
 export { figure, PRACTICE, type PracticeFigure, type PracticeId } from './practice';
+export { PRESSURES, type Pressure } from './pressure';
+export { practiceTable } from './practice-table';
 export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './rules/health';
 export { SILENCE_CAUSES, weighSilence, type SilenceCause, type WeighedCause } from './rules/silence';
 export {
@@ -15,12 +17,10 @@ export {
 } from './schools';
 export { steadiness, type Steadiness } from './steadiness';
 export {
-  PRESSURES,
   TASKS,
   VERDICT_IDS,
   type Ask,
   type Criterion,
-  type Pressure,
   type SchoolView,
   type Task,
   type Verdict,

@@ -1,5 +1,6 @@
 import { addDays, latest, msOf, type Instant, type Phrase } from '../quantity';
 import type { Case } from './case';
+import type { Pressure } from './pressure';
 
 /** One reason of a verdict. */
 export interface Criterion {
@@ -23,11 +24,6 @@ export interface SchoolView {
   answer: string;
   until: Instant | null;
 }
-
-/** How much a verdict presses, from nothing to now. */
-export const PRESSURES = ['rest', 'free', 'soon', 'now'] as const;
-export type Pressure = (typeof PRESSURES)[number];
-export const pressureRank = (p: Pressure): number => PRESSURES.indexOf(p);
 
 /** Every question that may be asked of a queen, the gravest first: of two that press alike, the earlier is told first. */
 export const VERDICT_IDS = [

@@ -2,6 +2,7 @@ export * from './vocabulary';
 export { countSchema, idSchema, instantSchema, type Count } from './common';
 export { placeSchema, spotSchema, type Place, type Spot } from './place';
 export { queenSchema, type Queen } from './queen';
-export { DEFAULT_SETTINGS, settingsSchema, type KeeperSettings } from './settings';
+export { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
+export { settingsSchema } from './settings';
 export { stockItemSchema, stockMoveSchema, type StockItem, type StockMove } from './stock';
 export { tubeSchema, type TubeHome } from './tube';

@@ -1,23 +1,22 @@
 import { z } from 'zod';
 import { isZone } from '../quantity';
+import { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
 import { LOOKING_SCHOOL_IDS, NEST_SCHOOL_IDS, SPACE_SCHOOL_IDS } from './vocabulary';
 
 const calendarDay = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'Give the day like 2026-06-03.');
 
-/** What the keeper has decided for all queens. What an older version did not ask is filled in. */
+/** Settings as they are sent and stored. What an older version did not ask is filled in. */
 export const settingsSchema = z
   .object({
-    lookingSchool: z.enum(LOOKING_SCHOOL_IDS).default('fortnightly'),
-    spaceSchool: z.enum(SPACE_SCHOOL_IDS).default('about-fifteen'),
-    nestSchool: z.enum(NEST_SCHOOL_IDS).default('count'),
-    hemisphere: z.enum(['north', 'south']).default('north'),
-    /** The keeper's time zone; null: that of the device or the server that asks. */
+    lookingSchool: z.enum(LOOKING_SCHOOL_IDS).default(DEFAULT_SETTINGS.lookingSchool),
+    spaceSchool: z.enum(SPACE_SCHOOL_IDS).default(DEFAULT_SETTINGS.spaceSchool),
+    nestSchool: z.enum(NEST_SCHOOL_IDS).default(DEFAULT_SETTINGS.nestSchool),
+    hemisphere: z.enum(['north', 'south']).default(DEFAULT_SETTINGS.hemisphere),
     zone: z
       .string()
       .refine(isZone, 'This is not a time zone. Give one like Europe/Berlin.')
       .nullable()
-      .default(null),
-    /** Weekdays with time for the tubes, 0 Sunday to 6 Saturday; all when empty. */
+      .default(DEFAULT_SETTINGS.zone),
     weekdays: z
       .array(
         z
@@ -27,8 +26,7 @@ export const settingsSchema = z
           .max(6, 'Weekdays run from 0 (Sunday) to 6.'),
       )
       .max(7)
-      .default([]),
-    /** Days away, both inclusive, yyyy-mm-dd. */
+      .default(() => []),
     absences: z
       .array(
         z.object({ from: calendarDay, to: calendarDay }).refine((a) => a.to >= a.from, {
@@ -37,11 +35,7 @@ export const settingsSchema = z
         }),
       )
       .max(50, 'More than 50 absences. Remove those that are past.')
-      .default([]),
-    /** Finished stages of the keeper's own queens move what is expected of the others of their kind. */
-    learn: z.boolean().default(true),
+      .default(() => []),
+    learn: z.boolean().default(DEFAULT_SETTINGS.learn),
   })
-  .strict();
-
-export type KeeperSettings = z.infer<typeof settingsSchema>;
-export const DEFAULT_SETTINGS: KeeperSettings = settingsSchema.parse({});
+  .strict() satisfies z.ZodType<KeeperSettings>;

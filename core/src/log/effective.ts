@@ -1,4 +1,4 @@
-import { msOf } from '../quantity';
+import { msOf } from '../quantity/time';
 import type { Amendment, Entry, FactEntry } from './entry';
 
 /** An entry as it stands after every amendment, in the order of what happened. */

@@ -22,5 +22,6 @@ export { lookSchema } from './kinds/look';
 export { lossSchema } from './kinds/loss';
 export { moveSchema } from './kinds/move';
 export { signSchema } from './kinds/sign';
+export { placeIdNow } from './place-now';
 export { KIND_NAMES, KINDS, type KindName } from './registry';
 export { speciesBeliefSchema, type SpeciesBelief } from './species-belief';

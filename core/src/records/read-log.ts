@@ -1,7 +1,7 @@
 import { DEFAULT_SETTINGS, type KeeperSettings } from '../facts';
-import type { Entry } from '../log';
+import { placeIdNow, type Entry } from '../log';
 import { InputError } from '../quantity';
-import { placeIdNow, type QueenFacts } from '../view';
+import type { QueenFacts } from '../view';
 import { factSchema, type Fact } from './fact';
 
 /** A log as it was exported, put together again. */

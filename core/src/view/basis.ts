@@ -6,7 +6,7 @@ import {
   type Learned,
   type QueenLedger,
 } from '../founding';
-import { effectiveEntries, type Entry } from '../log';
+import type { Entry } from '../log';
 import { instantOf, type Instant } from '../quantity';
 import { speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
 import { temperatureOfStays, thermometerErrorC, withWaking, type Stay, type Temperature } from '../warmth';
@@ -109,14 +109,6 @@ function staysOf(known: QueenLedger, queen: Queen, places: readonly Place[], pla
     { from: instantOf(0), place: at(queen.placeId) },
     ...known.moves.map((m) => ({ from: m.at, place: at(m.placeId) })),
   ];
-}
-
-/** Where she stands after every move in her log, or where she was first put. */
-export function placeIdNow(queen: Queen, entries: readonly Entry[]): string {
-  const moves = effectiveEntries(entries).flatMap(({ entry }) =>
-    entry?.kind === 'move' ? [entry.placeId] : [],
-  );
-  return moves[moves.length - 1] ?? queen.placeId;
 }
 
 /** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */

@@ -1,8 +1,8 @@
-import { type Queen, type TubeHome } from '../facts';
+import type { Queen, TubeHome } from '../facts';
 import type { Life } from '../cohort';
-import { PRESSURES, type Ask, type Pressure } from '../care';
+import type { Ask, Pressure } from '../care';
 
-import { msOf, type Band, type Instant, type Phrase } from '../quantity';
+import type { Band, Instant, Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
 import type { LastCount, OutlookEvent } from '../founding';
 import type { QueenFacts } from './basis';
@@ -69,20 +69,4 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): S
       : null,
     due: advice?.due ?? [],
   };
-}
-
-/** Made once: a collator takes far longer to make than to use. */
-let labels: Intl.Collator | null = null;
-const byLabel = (a: string, b: string): number =>
-  (labels ??= new Intl.Collator('en', { numeric: true })).compare(a, b);
-
-/** Most urgent first; then those that may be looked at; then those at rest by the date they rest until; the lost last. */
-export function byUrgency(a: ShelfRow, b: ShelfRow): number {
-  const lost = Number(a.lost !== null) - Number(b.lost !== null);
-  if (lost !== 0) return lost;
-  const pressure = PRESSURES.indexOf(b.pressure) - PRESSURES.indexOf(a.pressure);
-  if (pressure !== 0) return pressure;
-  const until = (r: ShelfRow) => (r.restUntil ? msOf(r.restUntil) : Infinity);
-  const [x, y] = [until(a), until(b)];
-  return x !== y ? (x < y ? -1 : 1) : byLabel(a.queen.label, b.queen.label);
 }

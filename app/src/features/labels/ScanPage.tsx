@@ -7,9 +7,11 @@ import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { readCamera, readPicture } from './read-code';
 
 /** Which queen is it? Hold her label before the camera, or take a picture of it. */
+// reading codes is the largest part of all, and seldom needed
+const reader = () => import('./read-code');
+
 export function ScanPage() {
   const p = useBurrow();
   const video = useRef<HTMLVideoElement>(null);
@@ -30,7 +32,8 @@ export function ScanPage() {
     if (!on || !video.current) return;
     let ended = false;
     let stop: (() => void) | null = null;
-    readCamera(video.current, open)
+    reader()
+      .then(({ readCamera }) => readCamera(video.current as HTMLVideoElement, open))
       .then((stopIt) => {
         if (ended) stopIt();
         else stop = stopIt;
@@ -48,6 +51,7 @@ export function ScanPage() {
   const read = async (file: File | undefined) => {
     if (!file) return;
     setSays('Reading the picture …');
+    const { readPicture } = await reader();
     const text = await readPicture(file);
     if (text === null)
       setSays(

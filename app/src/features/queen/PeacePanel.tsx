@@ -25,9 +25,11 @@ export function PeacePanel({ peace, outlook, water }: PeacePanelProps) {
   return (
     <View style={styles.box}>
       <Words kind="smallBold">
-        {allowed === null
-          ? `Hands off; all the same she was disturbed like by ${looks(spent)} in four weeks.`
-          : `Disturbed like by ${looks(spent)} in four weeks; your method takes ${trim(allowed)}.`}
+        {spent < 0.05
+          ? 'Left in peace for four weeks.'
+          : allowed === null
+            ? `Hands off; all the same she was disturbed as much as by ${looks(spent)} in four weeks.`
+            : `In four weeks she was disturbed as much as by ${looks(spent)}; your method allows ${trim(allowed)}.`}
       </Words>
       <View
         style={[styles.track, { backgroundColor: p.rule }]}

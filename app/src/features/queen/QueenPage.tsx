@@ -187,8 +187,14 @@ function LookActions({ shown }: { shown: ShownQueen }) {
       >
         Log a look
       </Button>
-      <Button mode="outlined" icon="weather-night" style={styles.action} onPress={() => void rest()}>
-        Leave alone for two weeks
+      <Button
+        accessibilityLabel="Leave alone for two weeks"
+        mode="outlined"
+        icon="weather-night"
+        style={styles.action}
+        onPress={() => void rest()}
+      >
+        Leave alone
       </Button>
     </View>
   );

@@ -1,4 +1,5 @@
-import { countText, type CountRange, type Milestone, type TubeHome } from '@gentle-burrow/core';
+import type { CountRange, Milestone, TubeHome } from '@gentle-burrow/core';
+import { countText } from '@gentle-burrow/core/light';
 
 /** Where things are in a tube, mm from the closed end. */
 export interface Anatomy {

@@ -46,12 +46,14 @@ export function countdown(outlook: Outlook, now: Date): Countdown | null {
   const [low, middle, high] = [days(p10), days(p50), days(p90)];
   const [from, to] = [Math.round(low), Math.round(high)];
   const says =
-    to <= 1
-      ? 'any day now'
-      : from < 1
-        ? `within ${to} days`
-        : from === to
-          ? `in about ${to} days`
-          : `in ${from} to ${to} days`;
+    high === 0
+      ? 'probably there by now'
+      : to <= 1
+        ? 'any day now'
+        : from < 1
+          ? `within ${to} days`
+          : from === to
+            ? `in about ${to} days`
+            : `in ${from} to ${to} days`;
   return { title: event ? HER_FIRST[event] : 'Workers of her second batch', says, low, middle, high };
 }

@@ -52,6 +52,9 @@ export const broodGone: Rule = (c) => {
             ` That is ${counted(times, 'clutch', 'clutches')} this season: pupae from a healthy sister colony of the same kind could help her. Until then quiet.`,
           ]
         : [' One small clutch eaten is no disaster: quiet and patience, she lays again.']),
+      ...(c.peace.restless
+        ? [' She has been disturbed often, as by most beginners; what helps is quiet.']
+        : []),
       ...remedy(c),
     ],
     notice: true,

@@ -360,7 +360,11 @@ function colony(c: Case, who: string): Verdict {
   return foodVerdict(c, {
     ...rest,
     answer: open ? (last ? 'yes' : 'yes, the first feed') : 'not yet',
-    says: open ? what : phrase`Feed again from ${{ date: due }} on.`,
+    says: open
+      ? what
+      : !last && cameWhole
+        ? phrase`Let them settle until ${{ date: due }}, then ${{ word: firstFood(c) }}.`
+        : phrase`Feed again from ${{ date: due }} on.`,
     pressure: open ? (overdue && !last ? 'now' : 'soon') : 'rest',
     until: open ? null : due,
   });

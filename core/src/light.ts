@@ -1,0 +1,9 @@
+/**
+ * What the first screen needs of the core: no schema and nothing that reckons. Whoever imports from here keeps both out
+ * of what is fetched before the first picture.
+ */
+export { DEFAULT_SETTINGS } from './facts/default-settings';
+export { placeIdNow } from './log/place-now';
+export { countText } from './quantity/count';
+export { daysText } from './quantity/phrase';
+export { byUrgency } from './view/by-urgency';

@@ -1,0 +1,137 @@
+import { spawnSync } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { askLog, KIND_NAMES, logOf, readFacts, type Fact } from '@gentle-burrow/core';
+import { openStore } from './start';
+import { MIGRATIONS } from './test-kit';
+
+/** An export and a data directory as version 1 wrote them, with every kind of entry in them, amendments too. */
+const VERSION_1 = join(__dirname, '..', 'test', 'version-1');
+const EXPORT = join(VERSION_1, 'export.jsonl');
+const AT = '2026-07-01T18:00:00.000Z';
+
+const kindsOf = (facts: readonly Fact[]) =>
+  new Set(facts.flatMap((f) => (f.fact === 'entry' ? [f.value.kind] : [])));
+
+let folder: string;
+beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-version-'))));
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+test('an export of version 1 is read whole, and every queen of it is answered', () => {
+  const facts = readFacts(readFileSync(EXPORT, 'utf8'));
+  expect([...kindsOf(facts)].sort()).toEqual([...KIND_NAMES, 'amendment'].sort());
+  const log = logOf(facts);
+  expect(log.queens.map((q) => q.queen.label)).toEqual(['K1', 'K2']);
+  // what that version did not ask is filled in, what it did ask is kept
+  expect(log.settings).toMatchObject({
+    lookingSchool: 'three-to-four-weeks',
+    zone: null,
+    nestSchool: 'count',
+  });
+  const { queens } = askLog(log, AT, 'Europe/Berlin', 300);
+  expect(queens.map((q) => q.headline.length > 0 && q.verdicts.length > 0)).toEqual([true, true]);
+  expect(queens[1]?.headline).toMatch(/Without a queen since 2026-06-11/);
+});
+
+test('a data directory of version 1 opens, and gives back what it was given', async () => {
+  for (const file of ['burrow.json', 'facts.jsonl']) cpSync(join(VERSION_1, file), join(folder, file));
+  const { store } = await openStore({ migrationsFolder: MIGRATIONS, dataDir: folder });
+  try {
+    const facts: Fact[] = [];
+    for await (const fact of store.allFacts()) facts.push(fact);
+    const before = readFacts(readFileSync(EXPORT, 'utf8'));
+    const entries = (list: readonly Fact[]) =>
+      list.flatMap((f) => (f.fact === 'entry' ? [f.value] : [])).sort((a, b) => (a.id < b.id ? -1 : 1));
+    expect(entries(facts)).toEqual(entries(before));
+    expect(logOf(facts).queens.map((q) => [q.queen.label, q.place.name])).toEqual([
+      ['K1', 'Window drawer'],
+      ['K2', 'Window drawer'],
+    ]);
+  } finally {
+    await store.close();
+  }
+});
+
+describe('asking about a log from the command line', () => {
+  const ask = (...args: string[]) => {
+    const root = join(__dirname, '..', '..');
+    const { status, stdout, stderr } = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', join('scripts', 'ask.ts'), ...args],
+      { cwd: root, encoding: 'utf8' },
+    );
+    return { status, stdout, stderr };
+  };
+  const broken = (text: string) => {
+    const file = join(folder, 'log.jsonl');
+    writeFileSync(file, text);
+    return file;
+  };
+
+  test('one JSON document, every queen with all that is said', () => {
+    const { status, stdout } = ask(EXPORT, '--at', AT, '--zone', 'America/Chicago');
+    expect(status).toBe(0);
+    const told = JSON.parse(stdout) as { at: string; queens: Record<string, unknown>[] };
+    expect(told.at).toBe(AT);
+    for (const queen of told.queens)
+      expect(Object.keys(queen)).toEqual([
+        'label',
+        'pressure',
+        'headline',
+        'restUntil',
+        'verdicts',
+        'due',
+        'outlook',
+        'neverLays',
+        'inside',
+        'water',
+        'founder',
+        'disturbance',
+      ]);
+  });
+
+  test('a broken line is named with its number and how to mend it; nothing is guessed', () => {
+    const good = readFileSync(EXPORT, 'utf8').split('\n')[0] ?? '';
+    const cut = ask(broken(`${good}\n{"fact":"entry","val`));
+    expect([cut.status, cut.stderr]).toEqual([2, expect.stringMatching(/^Line 2 is not JSON\..*cut off/)]);
+    const foreign = ask(broken(`\n${JSON.stringify({ fact: 'wish', value: {} })}\n`));
+    expect([foreign.status, foreign.stderr]).toEqual([
+      2,
+      expect.stringMatching(/^Line 2 .*no fact that is known/),
+    ]);
+    const eggs = JSON.parse(
+      readFileSync(EXPORT, 'utf8')
+        .split('\n')
+        .find((l) => l.includes('"kind":"look"')) ?? '{}',
+    ) as {
+      value: { eggs: object };
+    };
+    eggs.value.eggs = { low: 9, high: 2 };
+    const upside = ask(broken(JSON.stringify(eggs)));
+    expect([upside.status, upside.stderr]).toEqual([
+      2,
+      expect.stringMatching(/^Line 1 .*eggs.*below the lower count/),
+    ]);
+  });
+
+  test('no file, no such file, no moment, no zone: one sentence each', () => {
+    expect(ask()).toMatchObject({ status: 2, stderr: expect.stringMatching(/^Name one exported log/) });
+    expect(ask(join(folder, 'none.jsonl'))).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/cannot be read/),
+    });
+    expect(ask(EXPORT, '--at', 'soon')).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/is not a date/),
+    });
+    expect(ask(EXPORT, '--zone', 'Nowhere')).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/not a time zone/),
+    });
+    expect(ask(EXPORT, '--soon')).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/Unknown option/),
+    });
+  });
+});

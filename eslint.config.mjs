@@ -53,7 +53,10 @@ export default defineConfig([
     // a package is used through what its index exports, and the core runs anywhere: no clock, no interface, no I/O
     files: ['**/*.{ts,tsx}'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: ['@gentle-burrow/*/*', '!@gentle-burrow/core/light'] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['@gentle-burrow/*/*', '!@gentle-burrow/core/light', '!@gentle-burrow/core/world'] },
+      ],
     },
   },
   {

@@ -89,6 +89,7 @@ test('a new keeper takes a queen in, logs two months of looks on the drawing, an
   await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
   await expect(page.getByText(/pupae 5,/).first()).toBeVisible();
 
+  await expect.poll(async () => (await detail()).entries.length).toBe(6);
   await page.reload();
   await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
   await burrow.stop('SIGKILL');

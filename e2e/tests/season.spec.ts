@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { addDays, speciesProfile, type Milestone } from '@gentle-burrow/core';
-import { plainGenerator, simulateQueen } from '../../core/src/world/simulated-queens';
+import { plainGenerator, simulateQueen } from '@gentle-burrow/core/world';
 import { countBrood, expect, seriousFaults, test, type Burrow, type Counts } from '../burrow';
 
 interface Detail {
@@ -117,6 +117,28 @@ async function goRound(page: Page, burrow: Burrow, queens: Queen[], last: Map<st
     await expect(heading).not.toHaveText(title);
   }
   await expect(page.getByText(/Now shut the drawer/)).toBeVisible();
+  // what was kept has been sent
+  await expect.poll(() => page.evaluate(unsent)).toBe(0);
+}
+
+/** What still waits in the browser. */
+function unsent(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const open = indexedDB.open('burrow-outbox');
+    open.onerror = () => reject(open.error ?? new Error('no outbox'));
+    open.onsuccess = () => {
+      const db = open.result;
+      const [name] = db.objectStoreNames;
+      const count = db
+        .transaction(name as string)
+        .objectStore(name as string)
+        .count();
+      count.onsuccess = () => {
+        db.close();
+        resolve(count.result);
+      };
+    };
+  });
 }
 
 test('ten queens over a season: few looks, few visits, and bands that hold', async ({

@@ -18,7 +18,7 @@ import {
   USUAL_EYE,
   type Eye,
   type Oddity,
-} from '../../core/src/world/simulated-queens';
+} from '@gentle-burrow/core/world';
 import type { Row } from './row';
 
 const QUEENS = Number(process.env.CALIBRATION_QUEENS ?? 1000);

@@ -7,6 +7,7 @@ import {
   type Queen,
   type TubeHome,
 } from '@gentle-burrow/core';
+import { broodOn } from '@gentle-burrow/core/world';
 import { v7 } from 'uuid';
 
 /** A made-up queen with a log of so many entries: looks, with notes between them. */
@@ -47,13 +48,17 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
       species: { profileId: species?.id ?? 'unknown-temperate', sure: 'likely' },
     },
   ];
-  const slow = 0.8 + 0.5 * random();
-  const n = (day: number, from: number, to: number, most: number) => {
-    const there = day >= from * slow && day < to * slow ? most : 0;
-    return { low: there, high: there + (there > 0 ? 2 : 0) };
+  const truth = {
+    species: species?.id ?? 'unknown-temperate',
+    tempC: place?.tempC ?? 25,
+    laysAfter: 5 + 10 * random(),
+    slow: 0.8 + 0.5 * random(),
+    eggs: 6 + Math.floor(6 * random()),
   };
+  const n = (there: number) => ({ low: there, high: there + (there > 4 ? 2 : 0) });
   for (let i = 1; i < entryCount; i++) {
     const day = (i / entryCount) * age;
+    const brood = broodOn(truth, day);
     const head = { id: v7(), queenId: queen.id, at: addDays(at, day), loggedAt: addDays(at, day) };
     entries.push(
       i % 3 === 0
@@ -62,10 +67,10 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
             ...head,
             queen: 'seen',
             queenAtMm: 118,
-            eggs: n(day, 10, 400, 6),
-            larvae: n(day, 26, 400, 5),
-            pupae: n(day, 44, 400, 4),
-            workers: n(day, 62, 400, 8),
+            eggs: n(brood.eggs),
+            larvae: n(brood.larvae),
+            pupae: n(brood.pupae),
+            workers: n(brood.workers),
             waterLineMm: Math.max(5, Math.round(90 - day * 0.35)),
             mould: 'none',
           }

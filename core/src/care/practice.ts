@@ -1,4 +1,5 @@
 import { practice, prior, type Figure } from '../species';
+import { DANGER_C } from '../warmth';
 
 /** A figure of practice: its value, what it counts, what it means, who says so, and of which school it is. */
 export interface PracticeFigure extends Figure<number> {
@@ -49,6 +50,7 @@ export const PRACTICE = {
   // food
   mustEatFromDays: common(2, 'days', 'a queen that must eat is offered food again from then on'),
   mustEatByDays: common(4, 'days', 'and at the latest by then'),
+  hungryAfterDays: own(5, 'days', 'without a meal: a queen that must eat hungers'),
   mustEatProteinDays: own(8, 'days', 'sugar alone for longer while larvae are there: protein is missing'),
   peaceDays: common(7, 'days', 'of peace before a queen of unknown type is offered food'),
   offerAgainDays: common(14, 'days', 'until a queen that refused protein is asked again'),
@@ -85,7 +87,7 @@ export const PRACTICE = {
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
   mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
   // warmth
-  dangerC: common(34, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
+  dangerC: common(DANGER_C, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
   coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),
   warmSlackDays: own(14, 'days', 'a place that is too cool may wait'),
   // silence and brood

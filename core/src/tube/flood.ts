@@ -1,3 +1,4 @@
+import { DANGER_C } from '../warmth/danger';
 import { saturationPressureKPa, STANDARD_PRESSURE_KPA, waterDensityGPerMl } from '../climate';
 import { need, within } from '../quantity';
 import type { Plugs, TubeShape } from './geometry';
@@ -38,9 +39,6 @@ export function floodMl({ bubbleMl, waterMl, fromC, toC }: Warming): number {
 export function dropsOf(ml: number): number {
   return Math.round((ml / DROP_ML) * 10) / 10;
 }
-
-/** Warmer than this is dangerous for most (practice); no step goes beyond. */
-const DANGER_C = 34;
 
 /**
  * The largest step of warming that pushes out no more than is allowed, °C: take such a step, let the plug drink, wait

@@ -1,3 +1,4 @@
+export { DANGER_C } from './danger';
 export { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './clock';
 export { developmentRate, warmthPerDay } from './response';
 export {

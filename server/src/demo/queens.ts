@@ -1,5 +1,5 @@
 import type { BodyOf, LookingSchoolId } from '@gentle-burrow/core';
-import type { Truth } from './brood';
+import type { Truth } from '@gentle-burrow/core/world';
 
 export type DemoPlace = 'drawer' | 'cupboard' | 'pantry' | 'winter';
 

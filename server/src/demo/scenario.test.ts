@@ -8,7 +8,7 @@ import {
   type QueenFacts,
 } from '@gentle-burrow/core';
 import type { Fact } from '../db/facts';
-import { broodOn } from './brood';
+import { broodOn } from '@gentle-burrow/core/world';
 import { demoFacts } from './scenario';
 
 const valueOf = <F extends Fact['fact']>(facts: Fact[], kind: F) =>

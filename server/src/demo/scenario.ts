@@ -13,7 +13,7 @@ import {
 } from '@gentle-burrow/core';
 import { v7 } from 'uuid';
 import type { Fact } from '../db/facts';
-import { broodOn } from './brood';
+import { broodOn } from '@gentle-burrow/core/world';
 import { QUEENS, type DemoPlace, type DemoQueen } from './queens';
 import { demoStock } from './stock';
 

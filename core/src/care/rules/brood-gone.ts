@@ -5,6 +5,7 @@ import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
+import { hungers } from './food';
 import { calm } from './late';
 import { tubeFault } from './water';
 
@@ -91,14 +92,13 @@ function causes(c: Case): Criterion[] {
   const meal = lastMeal(c.known.offers);
   const fault = tubeFault(c);
   const heat = heatOf(c.profile, c.tempC);
-  const hungers =
-    c.eating !== 'no' && (!meal || daysBetween(meal.at, c.now) > figure('mustEatByDays') + 1) && !c.wintering;
+  const hungry = hungers(c);
   return [
     { ...calm(c), id: 'stress' },
     criterion(
       'hunger',
-      hungers ? 'unmet' : 'met',
-      hungers
+      hungry ? 'unmet' : 'met',
+      hungry
         ? [meal ? 'She has not eaten lately.' : 'No meal is logged, and she may have to eat.']
         : [c.eating === 'no' ? 'She lives on her reserves.' : 'She was fed lately.'],
       COMMON_PRACTICE,

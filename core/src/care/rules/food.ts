@@ -79,6 +79,13 @@ export const feedOpensCell = (c: Case): boolean =>
 export const hasForagingRoom = ({ known }: Case): boolean =>
   known.offers.some((o) => o.spot === 'foraging-space' || o.spot === 'outer-room');
 
+/** Whether she may be hungry: she has to eat, or may have to, and has not for longer than is usual. */
+export const hungers = (c: Case): boolean => {
+  const meal = lastMeal(c.known.offers);
+  const unfed = meal === null || daysBetween(meal.at, c.now) > figure('hungryAfterDays');
+  return unfed && c.eating !== 'no' && !isResting(c);
+};
+
 /** In the cold nobody eats. */
 export const isResting = (c: Case): boolean =>
   c.wintering || (isWinteringTempC(c.tempC) && c.profile.inTheCold.value !== 'active');

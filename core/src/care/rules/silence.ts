@@ -5,6 +5,7 @@ import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { capital } from './expect';
+import { hungers } from './food';
 import { tubeFault } from './water';
 
 export const SILENCE_CAUSES = [
@@ -125,21 +126,20 @@ function disturbed({ peace }: Case): WeighedCause {
   };
 }
 
-function hungry({ known, founder, eating, now }: Case): WeighedCause {
-  const mustEat = founder.probabilities['semi-claustral'];
+function hungry(c: Case): WeighedCause {
+  const { known, founder, eating } = c;
   const meal = lastMeal(known.offers);
-  const unfed = !meal || daysBetween(meal.at, now) > figure('mustEatByDays') + 1;
-  const hungers = unfed && eating !== 'no';
+  const may = hungers(c);
   return {
     cause: 'hungry',
-    share: hungers ? WEIGHT.hungry * mustEat : 0.005,
-    says: hungers
+    share: may ? WEIGHT.hungry * founder.probabilities['semi-claustral'] : 0.005,
+    says: may
       ? ['She has not eaten lately, and may have to.']
       : eating === 'no'
         ? ['She lives on her reserves.']
         : ['Fed lately, so hunger is unlikely.'],
     evidence: meal ? [meal.entryId] : [],
-    speaks: hungers ? (eating === 'must' ? 'for' : 'unknown') : 'against',
+    speaks: may ? (eating === 'must' ? 'for' : 'unknown') : 'against',
   };
 }
 

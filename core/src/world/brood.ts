@@ -1,4 +1,5 @@
-import { developmentRate, speciesProfile, type Stage } from '@gentle-burrow/core';
+import { speciesProfile, type Stage } from '../species';
+import { developmentRate } from '../warmth';
 
 /** A made-up queen: what really goes on in her tube, which the demo's keeper sees only now and then. */
 export interface Truth {

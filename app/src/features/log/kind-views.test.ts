@@ -1,0 +1,33 @@
+import { KIND_NAMES, type EntryBody } from '@gentle-burrow/core';
+import { SAMPLES } from '@gentle-burrow/core/world';
+import { drop, outboxItems, put } from '@/data/outbox';
+import { entryWords, kindTitle } from './kind-views';
+
+const all = KIND_NAMES.map((kind): [string, EntryBody] => [kind, SAMPLES[kind]]);
+const names = { place: () => 'Cellar', species: (id: string) => id.replace('-', ' ') };
+
+test.each(all)('%s is shown with a title and what it says, in words', (_, body) => {
+  expect(kindTitle(body.kind)).toMatch(/^[A-Z][a-z]/);
+  const words = entryWords(body, names);
+  expect(words).not.toBe('');
+  expect(words).not.toMatch(/undefined|null|NaN|\[object|, ,|-\w+-\w+-/);
+  // the keeper's own words are never lost
+  if ('text' in body && body.text) expect(words).toContain(body.text);
+});
+
+test('no two kinds have one title', () =>
+  expect(new Set(KIND_NAMES.map(kindTitle)).size).toBe(KIND_NAMES.length));
+
+test.each(all)('%s waits in the outbox as it was written', async (kind, body) => {
+  const at = '2026-05-20T18:30:00.000Z';
+  const entry = {
+    ...body,
+    id: '018f0000-0000-7000-9000-000000000001',
+    queenId: '018f0000-0000-7000-8000-000000000001',
+    loggedAt: at,
+  };
+  await put({ what: 'entry', entry: entry as never });
+  const kept = outboxItems().find((i) => i.out.what === 'entry' && i.out.entry.kind === kind);
+  expect(kept?.out).toEqual({ what: 'entry', entry });
+  for (const i of outboxItems()) await drop(i.id);
+});

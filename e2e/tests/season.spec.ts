@@ -100,6 +100,8 @@ async function travel(page: Page, burrow: Burrow, day: number): Promise<string> 
 /** Goes round by the screen: counts where something has changed, one tap where nothing has. */
 async function goRound(page: Page, burrow: Burrow, queens: Queen[], last: Map<string, string>, day: number) {
   await page.goto(`${burrow.url}/round`);
+  // the shelf of today, not the one that was kept of the last visit
+  await expect(page.getByText(`${queens.length} tubes may be looked at`)).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
   for (;;) {
     const heading = page.getByRole('heading', { level: 1, name: /, \d+ of \d+$|The round is over/ });
@@ -173,7 +175,8 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
       });
       const workers = view.outlook?.events.workers;
       if (workers?.status === 'ahead' && day === 30) early.set(q.id, workers.band);
-      if (workers?.status === 'ahead') expect(workers.band.p90 > at).toBe(true);
+      if (workers?.status === 'ahead')
+        expect(workers.band.p90 > at, `${q.label}, day ${day}: ${JSON.stringify(workers.band)}`).toBe(true);
     }
     if (day === 30) {
       // as few visits as the windows allow: no more than one for each, and all within them

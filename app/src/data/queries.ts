@@ -132,7 +132,7 @@ const about = (items: readonly OutboxItem[], id: string, places: readonly Place[
   );
 
 /** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
-export function useQueen(id: string): Shown<ShownQueen> {
+export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
   const items = useOutbox();
   const settings = useSettings();
   const places = usePlaces();
@@ -167,6 +167,8 @@ export function useQueen(id: string): Shown<ShownQueen> {
     data,
     loading: data === null && error === null,
     error: data === null ? error : null,
+    // what an earlier visit kept is shown at once, but nothing may be said to be as it was until the server has told
+    settled: stored.fetchStatus !== 'fetching',
     retry: () => void stored.refetch(),
   };
 }

@@ -103,9 +103,20 @@ interface CardProps {
 }
 
 function Card({ id, row, at, of, onDone, onUndo, onEnd }: CardProps) {
-  const { data, loading, error, retry } = useQueen(id);
+  const { data, loading, settled, error, retry } = useQueen(id);
   if (data)
-    return <TubeCard shown={data} row={row} at={at} of={of} onDone={onDone} onUndo={onUndo} onEnd={onEnd} />;
+    return (
+      <TubeCard
+        shown={data}
+        settled={settled}
+        row={row}
+        at={at}
+        of={of}
+        onDone={onDone}
+        onUndo={onUndo}
+        onEnd={onEnd}
+      />
+    );
   return (
     <Screen question={row ? row.queen.label : 'One moment'} back="/">
       {loading ? <Loading what="her tube" /> : null}
@@ -119,13 +130,14 @@ function Card({ id, row, at, of, onDone, onUndo, onEnd }: CardProps) {
 
 function TubeCard({
   shown,
+  settled,
   row,
   at,
   of,
   onDone,
   onUndo,
   onEnd,
-}: Omit<CardProps, 'id'> & { shown: ShownQueen }) {
+}: Omit<CardProps, 'id'> & { shown: ShownQueen; settled: boolean }) {
   const { facts, view } = shown;
   const { queen, tube } = facts;
   const { value: draft, change, clear } = useDraft<LookDraft>(`round.${queen.id}`, EMPTY_LOOK);
@@ -167,7 +179,12 @@ function TubeCard({
               Keep, next
             </Button>
           ) : (
-            <Button mode="contained" style={styles.fill} onPress={() => void keep('no-change')}>
+            <Button
+              mode="contained"
+              style={styles.fill}
+              disabled={!settled}
+              onPress={() => void keep('no-change')}
+            >
               No change
             </Button>
           )}

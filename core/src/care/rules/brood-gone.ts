@@ -24,6 +24,7 @@ export const broodGone: Rule = (c) => {
   if (!gone && !part && unclear)
     return verdict({
       ...common,
+      notice: true,
       answer: 'eggs gone, or hatched',
       says: [
         'Her eggs are gone, and nobody noted whether there are larvae: they may have hatched. Count larvae at the next look.',

@@ -48,7 +48,8 @@ export const food: Rule = (c) => {
   if (isResting(c)) return resting(c);
   if (c.life === 'orphans') return orphans(c);
   if (c.eating === 'host-fed') return c.workers ? colony(c, 'Her host workers') : parasite(c);
-  if (c.eating === 'must') return mustEat(c);
+  // a grown colony of such a kind forages for her, oftener than others
+  if (c.eating === 'must' && c.life !== 'colony') return mustEat(c);
   if (c.workers) return c.life === 'colony' || fedSinceWorkers(c).any ? colony(c, 'They') : firstFeed(c);
   if (c.eating === 'perhaps') return offerAndWatch(c);
   return foodVerdict(c, {
@@ -303,20 +304,23 @@ function colony(c: Case, who: string): Verdict {
   const fed = fedSinceWorkers(c);
   const last = lastMeal(c.known.offers.filter((o) => o.workersThere));
   const [few, many] = [figure('weeklyFeedDays'), figure('twiceWeeklyFeedDays')];
-  const every = (c.workers?.range.low ?? 0) > figure('fewWorkers') ? many : few;
+  const every = c.eating === 'must' || (c.workers?.range.low ?? 0) > figure('fewWorkers') ? many : few;
   const refused = refusalsInARow(c.known.offers);
-  const protein = proteinMissing(c, figure('colonyProteinDays'));
+  const protein = proteinMissing(c, figure(c.eating === 'must' ? 'mustEatProteinDays' : 'colonyProteinDays'));
   // the first sugar is followed by protein within days, not a week later
   const first = fed.sugar && !fed.protein && c.life === 'founding';
   const cameWhole = c.known.appearances.workers.byEntry === c.known.intake?.entryId;
+  const must = c.eating === 'must';
   const due = first
     ? addDays((fed.sugar as Offer).at, figure('proteinAfterSugarDays'))
     : last
-      ? addDays(last.at, every)
+      ? addDays(last.at, must ? figure('mustEatFromDays') : every)
       : addDays(c.known.intake?.at ?? c.now, cameWhole ? figure('cameWithHerDays') : 0);
   const late = first
     ? addDays((fed.sugar as Offer).at, figure('proteinAfterSugarByDays'))
-    : addDays(due, figure('feedSlackDays'));
+    : last && must
+      ? addDays(last.at, figure('mustEatByDays'))
+      : addDays(due, figure('feedSlackDays'));
   const open = msOf(due) <= msOf(c.now);
   const overdue = msOf(late) <= msOf(c.now);
   const what: Phrase = first

@@ -7,6 +7,9 @@ import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
 const HOUR = 1 / 24;
+/** What is due is done within so many hours, and told so many hours ahead. Priors. */
+const WITHIN_HOURS = 2;
+const SOON_HOURS = 12;
 const NAMES = { sugar: 'sugar', protein: 'protein', seeds: 'seeds' } as const;
 
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
@@ -34,7 +37,7 @@ export const leftovers: Rule = (c) => {
     question: 'Is food left to take out?',
     answer: due ? 'take it out' : 'food stands',
     says,
-    pressure: due ? 'now' : hours <= 12 ? 'soon' : 'rest',
+    pressure: due ? 'now' : hours <= SOON_HOURS ? 'soon' : 'rest',
     until: due ? null : end,
     criteria: there.map(({ offer: o, end: e }) =>
       criterion(
@@ -46,9 +49,15 @@ export const leftovers: Rule = (c) => {
       ),
     ),
     asks: [
-      ask(c, 'take-out', [due ? c.now : hours <= 12 ? c.now : end, end, addDays(end, 2 * HOUR)], says, {
-        timer: hours <= 24,
-      }),
+      ask(
+        c,
+        'take-out',
+        due
+          ? [c.now, c.now, addDays(c.now, WITHIN_HOURS * HOUR)]
+          : [hours <= SOON_HOURS ? c.now : end, end, addDays(end, WITHIN_HOURS * HOUR)],
+        says,
+        { timer: hours <= 24 },
+      ),
     ],
   });
 };

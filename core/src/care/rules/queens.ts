@@ -124,6 +124,7 @@ function alone(c: Case): ReturnType<Rule> {
           : 'She was not seen at the last look: look for her at the next one, also in the cotton.',
       ],
       pressure: 'free',
+      notice: true,
       criteria,
     });
   const says = [

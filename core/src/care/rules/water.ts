@@ -65,6 +65,7 @@ export const water: Rule = (c) => {
       answer: 'is it the same tube?',
       says: asked.says,
       pressure: 'free',
+      notice: true,
       asks: fresh,
     });
   return verdict({

@@ -1,0 +1,120 @@
+import { lastMeal, type Offer } from '../../../founding';
+import { daysBetween, isSome, latest, phrase, type Instant, type Phrase } from '../../../quantity';
+import { counted } from '../../../words';
+import type { Case } from '../../case';
+import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
+
+const FOUNDER_NAMES = {
+  'fully-claustral': 'fully claustral: she founds without eating',
+  'semi-claustral': 'semi-claustral: she must eat while she founds',
+  'socially-parasitic': 'a social parasite: she needs host workers',
+} as const;
+
+const SETTLES = {
+  species: 'A name for the species tells most.',
+  shape: 'Compare her shape with the silhouettes: that tells most.',
+  wings: 'Whether she has wings.',
+  restless: 'Whether she paces and searches a week after settling tells most.',
+  protein: 'A tiny protein offer tells most: taken or refused.',
+  'brood-unfed': 'Whether larvae grow to pupae without food tells most.',
+} as const;
+
+/** What kind of founder she is held to be, and how sure that is. */
+export function founderCriterion({ founder, eating }: Case): Criterion {
+  const type = (
+    {
+      must: 'semi-claustral',
+      perhaps: 'semi-claustral',
+      no: 'fully-claustral',
+      'host-fed': 'socially-parasitic',
+    } as const
+  )[eating];
+  return criterion(
+    'founder',
+    eating === 'perhaps' ? 'unknown' : 'met',
+    phrase`${{ word: eating === 'perhaps' ? 'Perhaps' : 'Held to be' }} ${{ word: FOUNDER_NAMES[type] }} (${{ percent: 100 * founder.probabilities[type] }}).`,
+    'her species, her shape and what she did, weighed together',
+    founder.tellsMost ? { settles: SETTLES[founder.tellsMost.kind] } : {},
+  );
+}
+
+export function fedCriterion(meal: Offer | null, days: number, byDays: number, usual: Phrase): Criterion {
+  return criterion(
+    'fed',
+    days >= byDays ? 'unmet' : 'met',
+    [...(meal ? phrase`Last meal ${{ days }} ago; ` : ['No meal is logged; ']), ...usual, '.'],
+    COMMON_PRACTICE,
+    {
+      evidence: meal ? [meal.entryId] : [],
+      margin: { value: byDays - days, unit: 'days' },
+    },
+  );
+}
+
+export function refusalCriterion(refused: readonly Offer[]): Criterion[] {
+  if (refused.length === 0) return [];
+  return [
+    criterion(
+      'refused',
+      'unmet',
+      phrase`Refused ${{ word: counted(refused.length, 'time') }} in a row: what is left is no meal.`,
+      OWN_LOG,
+      { evidence: refused.map((o) => o.entryId) },
+    ),
+  ];
+}
+
+export function eager(last: Offer | null): Criterion[] {
+  if (!last?.rushed) return [];
+  return [
+    criterion(
+      'rushed',
+      'unmet',
+      ['They rushed at the food: they were underfed. Feed sooner, or more.'],
+      COMMON_PRACTICE,
+      {
+        evidence: [last.entryId],
+      },
+    ),
+  ];
+}
+
+/** Larvae grow on protein: sugar alone for weeks starves them. */
+export function proteinMissing(
+  c: Case,
+  afterDays: number,
+): { missing: boolean; says: Phrase; criteria: Criterion[] } {
+  const larvae = c.known.counts.larvae;
+  const has = larvae !== null && isSome(larvae.range);
+  const meals = c.known.offers.filter((o) => !o.refused);
+  const protein = lastMeal(c.known.offers, 'protein');
+  const first = meals[0]?.at ?? null;
+  const since = latest(protein?.at ?? first, larvaeSince(c));
+  const days = since ? daysBetween(since, c.now) : 0;
+  const missing = has && meals.length > 0 && days > afterDays;
+  const says = phrase`Larvae are there, and for ${{ days }} no protein was taken: sugar alone does not raise them. A tiny piece of dead prey now.`;
+  if (!has || meals.length === 0) return { missing, says, criteria: [] };
+  return {
+    missing,
+    says,
+    criteria: [
+      criterion(
+        'protein',
+        missing ? 'unmet' : 'met',
+        missing
+          ? says
+          : protein
+            ? phrase`Protein last taken ${{ date: protein.at }}; sugar runs workers, protein grows brood.`
+            : ['Sugar runs workers, protein grows brood.'],
+        `${COMMON_PRACTICE}; the days are ${OWN_PRIOR}`,
+        { evidence: protein ? [protein.entryId] : larvae ? [larvae.entryId] : [] },
+      ),
+    ],
+  };
+}
+
+/** When the larvae that are there were first seen. */
+function larvaeSince({ known }: Case): Instant | null {
+  const first = known.appearances.larvae.interval.by;
+  return first ?? known.counts.larvae?.at ?? null;
+}

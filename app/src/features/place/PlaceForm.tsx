@@ -35,6 +35,14 @@ const ENDS = [
   { value: 'whole', label: 'All of it' },
   { value: 'unknown', label: 'Not known' },
 ] as const;
+const THERMOMETERS = [
+  { value: 'checked', label: 'Checked', hint: 'right in melting ice, or the same as another' },
+  {
+    value: 'unchecked',
+    label: 'Not checked',
+    hint: 'may be a degree or two off: dates are given more widely',
+  },
+] as const;
 
 interface PlaceFormProps {
   value: Place;
@@ -85,6 +93,15 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
         {temp('Coldest of a day', spot.dayLowC, (dayLowC) => setSpot({ dayLowC }))}
         {temp('Warmest of a day', spot.dayHighC, (dayHighC) => setSpot({ dayHighC }))}
       </View>
+      <Choice
+        label="Thermometer"
+        options={THERMOMETERS}
+        value={
+          spot.thermometerChecked === undefined ? null : spot.thermometerChecked ? 'checked' : 'unchecked'
+        }
+        onChange={(v) => setSpot({ thermometerChecked: v === 'checked' })}
+        onClear={() => setSpot({ thermometerChecked: undefined })}
+      />
       <Choice
         label="Light"
         options={LIGHTS}

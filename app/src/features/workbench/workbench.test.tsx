@@ -146,6 +146,16 @@ describe('places', () => {
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toMatchObject({ spot: { heat: { source: 'mat', end: 'water' } } });
   });
+  test('a thermometer that was checked is said so once', async () => {
+    const server = new PretendServer([madeQueen('A', 30)]);
+    show(<PlacesPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Change Drawer of A' }));
+    fireEvent.click(screen.getByRole('radio', { name: /^Checked\./ }));
+    press('Keep the change');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({ spot: { thermometerChecked: true } });
+  });
+
   test('a place is changed in the keeper’s unit and sent in °C', async () => {
     setPreferences({ temperature: 'F' });
     const server = new PretendServer([madeQueen('A', 30)]);

@@ -3,6 +3,8 @@ import { plainGenerator, simulateLooks, simulateQueen } from '../../world/simula
 import { SPECIES, speciesProfile } from '../../species';
 import type { Entry } from '../../log';
 import { day, DAY_ZERO, entry, look, QUEEN } from '../../test-kit';
+import { thermometerErrorC } from '../../warmth';
+import type { Place } from '../../facts';
 import { SOFT_DAYS } from './detection';
 import { ledger } from '../ledger/ledger';
 import type { QueenLedger } from '../ledger/queen-ledger';
@@ -53,6 +55,21 @@ describe('outlook', () => {
     expect(at(27)).toBeLessThan(at(24));
     expect(at(24)).toBeLessThan(at(20));
     expect(at(34)).toBeGreaterThan(at(29));
+  });
+
+  test('a checked thermometer tightens the range, an unchecked one is off by a degree and a half in two of ten', () => {
+    const k = known([intake(), look(7, [0, 0, 0, 0]), look(8, [5, 0, 0, 0])], 8);
+    const run = (place: Pick<Place, 'spot'>) =>
+      outlook(TETRA, k, 20, day(8), {
+        draws: 4000,
+        seed: 11,
+        thermometerErrorC: thermometerErrorC(place),
+      });
+    expect(width(run({ spot: { thermometerChecked: true } }), 'workers')).toBeLessThan(
+      width(run({}), 'workers'),
+    );
+    // common practice, no source: one or two degrees. Normal errors lie within 1.2816 standard errors in eight of ten
+    expect(1.2816 * thermometerErrorC({})).toBeCloseTo(1.5, 1);
   });
 
   test('each look tightens the range for workers', () => {

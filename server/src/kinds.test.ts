@@ -9,7 +9,9 @@ const one = newQueen('Kinds', 90);
 beforeAll(async () => {
   t = await testServer();
   await t.store.write(factsOf(one));
-  await t.store.write([{ fact: 'place', value: { ...one.place, id: SAMPLES.move.placeId, name: 'Elsewhere' } }]);
+  await t.store.write([
+    { fact: 'place', value: { ...one.place, id: SAMPLES.move.placeId, name: 'Elsewhere' } },
+  ]);
 }, 60_000);
 afterAll(() => t.close());
 
@@ -28,7 +30,11 @@ test.each(KIND_NAMES.filter((k) => k !== 'intake'))('a %s comes back as it was s
 
 test.each([
   ['a place nobody knows', { ...SAMPLES.move, placeId: v7() }, 404],
-  ['a species nobody knows', { ...SAMPLES.identify, species: { profileId: 'griffin', sure: 'certain' } }, 422],
+  [
+    'a species nobody knows',
+    { ...SAMPLES.identify, species: { profileId: 'griffin', sure: 'certain' } },
+    422,
+  ],
 ])('what names %s is refused', async (_, body, status) => {
   const at = daysAgo(2);
   const answer = await send({ ...body, id: v7(), queenId: one.queen.id, at, loggedAt: at });

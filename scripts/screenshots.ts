@@ -1,4 +1,4 @@
-// `npm run screenshots`: one picture of each main view from the demo, phone and wide, into docs/screenshots.
+// `npm run screenshots [-- NAME]`: a picture of each main view, or of the one named, from the demo, into docs/screenshots.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -106,8 +106,9 @@ const { queens } = (await (await fetch(`${server.url}/api/queens`)).json()) as {
   queens: { id: string; label: string }[];
 };
 const browser = await openBrowser();
+const only = process.argv[2];
 for (const view of VIEWS((label) => queens.find((q) => q.label === label)?.id ?? '')) {
-  for (const size of view.sizes) {
+  for (const size of only && view.name !== only ? [] : view.sizes) {
     await take(browser, server.url, view, size);
     console.log(`${view.name}-${size}.png`);
   }

@@ -73,6 +73,8 @@ export const PRACTICE = {
   dishDays: own(3, 'days', 'a dish in a foraging space; “days”'),
   feederDays: common(10, 'days', 'a sugar feeder; “one to two weeks”'),
   seedsDays: own(28, 'days', 'dry seeds'),
+  takeOutWithinHours: own(2, 'hours', 'what is due to come out is taken out within'),
+  takeOutSoonHours: own(12, 'hours', 'before its end food that stands is told of'),
   // water
   freshHomeEarlyDays: own(
     42,
@@ -84,6 +86,8 @@ export const PRACTICE = {
   lineRoseMm: own(5, 'mm', 'a line that rises by more is asked about'),
   newFillMm: own(15, 'mm', 'a line that rises by more is a new filling'),
   winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
+  winterCheckSlackDays: own(14, 'days', 'such a check may wait'),
+  wakeSlackDays: own(14, 'days', 'waking her may wait after the day that was planned'),
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
   mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
   // warmth
@@ -104,6 +108,7 @@ export const PRACTICE = {
     'six months has happened',
   ),
   askAgainAfterLossDays: own(28, 'days', 'after lost brood, before new silence is asked about'),
+  broodSeasonDays: own(240, 'days', 'lost brood is added up over so long'),
   helpAfterClutches: common(
     2,
     'times',
@@ -116,10 +121,13 @@ export const PRACTICE = {
   severalDead: own(3, 'workers', 'dead between two looks are asked about'),
   severalShare: own(0.15, 'share', 'of the workers, when so many are several'),
   workersMiscounted: own(0.1, 'share', 'of the workers may be miscounted'),
+  lookForHerDays: own(7, 'days', 'a queen that may be gone is looked for within'),
+  partWithinDays: own(7, 'days', 'queens that are to be parted are parted within'),
   lossToldDays: own(21, 'days', 'a loss of workers is asked about'),
   // health
   quarantineDays: own(14, 'days', 'a new queen stands beside, not among, the others'),
   quarantineSlackDays: own(14, 'days', 'looking her over at the end of it may wait'),
+  findingToldDays: own(2, 'days', 'what was found is told at the head'),
   // growth
   grownWorkers: own(10, 'workers', 'from so many on founding is over'),
   spaceWorkers: common(15, 'workers', 'a small foraging space', 'about fifteen'),
@@ -127,6 +135,13 @@ export const PRACTICE = {
   nestSmall: common(30, 'workers', 'a nest, for small kinds, at the earliest', 'by count'),
   nestSmallBy: common(50, 'workers', 'a nest, for small kinds, at the latest', 'by count'),
   manyInTube: common(100, 'workers', 'in a tube: open it only inside a rimmed, ventilated box; “hundreds”'),
+  spaceBestDays: own(7, 'days', 'a foraging space is best given within'),
+  spaceSlackDays: own(28, 'days', 'and at the latest'),
+  roomFromDays: own(1, 'days', 'a queen that must eat settles before she is given a room to eat in'),
+  nestBestDays: own(14, 'days', 'a nest is best joined within'),
+  nestSlackDays: own(42, 'days', 'and at the latest'),
+  nestOverdueBestDays: own(3, 'days', 'the tube of many is best opened within'),
+  nestOverdueDays: own(14, 'days', 'and at the latest'),
   largeWorkerMm: own(8, 'mm', 'long workers make a large kind'),
   roomAWorker: own(0.7, 'times', 'her length squared is what a worker needs of the floor'),
   tubeFullShare: own(0.6, 'share', 'of the floor taken: the tube is full'),

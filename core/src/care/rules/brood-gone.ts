@@ -1,5 +1,5 @@
 import { lastMeal, type Vanished } from '../../founding';
-import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
+import { daysBetween, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
@@ -9,13 +9,13 @@ import { hungers } from './food';
 import { calm } from './late';
 import { tubeFault } from './water';
 
-const SEASON_DAYS = 240;
-
 /** Brood was there and is gone: a question of its own, to which "still early" is no answer. */
 export const broodGone: Rule = (c) => {
   if (c.life === 'gone' || c.life === 'orphans') return null;
   const { known, now } = c;
-  const lost = known.broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= SEASON_DAYS);
+  const lost = known.broodLost.filter(
+    (l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'),
+  );
   const newBrood = known.appearances.eggs.interval.by !== null;
   const gone = newBrood ? undefined : lost.at(-1);
   const part = partGone(c);
@@ -127,5 +127,5 @@ function causes(c: Case): Criterion[] {
 
 function remedy(c: Case): Phrase {
   const until = c.peace.nextFree;
-  return until && msOf(until) < msOf(addDays(c.now, 60)) ? phrase` No look before ${{ date: until }}.` : [];
+  return until ? phrase` No look before ${{ date: until }}.` : [];
 }

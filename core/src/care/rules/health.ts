@@ -42,8 +42,6 @@ export const FINDING_ADVICE: readonly FindingAdvice[] = [
 
 /** How long a new queen stands beside, not among, the others. */
 export const QUARANTINE_DAYS = figure('quarantineDays');
-/** What was found is told at the head for so long. */
-const TOLD_DAYS = 2;
 
 /** Is she healthy? Not asked when nothing was found and no quarantine stands. */
 export const health: Rule = (c) => {
@@ -53,7 +51,7 @@ export const health: Rule = (c) => {
   const until = seen.quarantineUntil;
   const over = until !== null && msOf(until) <= msOf(c.now);
   const advice = seen.findings.flatMap((f) => FINDING_ADVICE.filter((a) => a.id === f));
-  const fresh = daysBetween(seen.at, c.now) <= TOLD_DAYS && advice.some((a) => a.quarantine);
+  const fresh = daysBetween(seen.at, c.now) <= figure('findingToldDays') && advice.some((a) => a.quarantine);
   const end = ['Look her over and end her quarantine, or lengthen it.'];
   const first = advice.map((a) => `${a.name}. ${a.doNow}`).join(' ');
   return verdict({

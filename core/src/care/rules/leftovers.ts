@@ -7,9 +7,6 @@ import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
 const HOUR = 1 / 24;
-/** What is due is done within so many hours, and told so many hours ahead. Priors. */
-const WITHIN_HOURS = 2;
-const SOON_HOURS = 12;
 const NAMES = { sugar: 'sugar', protein: 'protein', seeds: 'seeds' } as const;
 
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
@@ -28,7 +25,7 @@ export const leftovers: Rule = (c) => {
   const says: Phrase = due
     ? [
         offer.outcome === 'left'
-          ? `The ${word} was left: take it out, with what belongs to it.`
+          ? `The ${word} was left: take it out, and the foil or swab it was on.`
           : `Take the ${word} out now, if anything of it is left: ${reason(c, offer)}`,
       ]
     : phrase`${{ word: capital(word) }} stands there. Take it out by ${{ date: end }}.`;
@@ -37,7 +34,7 @@ export const leftovers: Rule = (c) => {
     question: 'Is food left to take out?',
     answer: due ? 'take it out' : 'food stands',
     says,
-    pressure: due ? 'now' : hours <= SOON_HOURS ? 'soon' : 'rest',
+    pressure: due ? 'now' : hours <= figure('takeOutSoonHours') ? 'soon' : 'rest',
     until: due ? null : end,
     criteria: there.map(({ offer: o, end: e }) =>
       criterion(
@@ -53,8 +50,12 @@ export const leftovers: Rule = (c) => {
         c,
         'take-out',
         due
-          ? [c.now, c.now, addDays(c.now, WITHIN_HOURS * HOUR)]
-          : [hours <= SOON_HOURS ? c.now : end, end, addDays(end, WITHIN_HOURS * HOUR)],
+          ? [c.now, c.now, addDays(c.now, figure('takeOutWithinHours') * HOUR)]
+          : [
+              hours <= figure('takeOutSoonHours') ? c.now : end,
+              end,
+              addDays(end, figure('takeOutWithinHours') * HOUR),
+            ],
         says,
         { timer: hours <= 24 },
       ),

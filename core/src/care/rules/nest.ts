@@ -53,7 +53,14 @@ export const nest: Rule = (c) => {
       answer: 'overdue',
       says,
       pressure: 'now',
-      asks: [ask(c, 'nest', [c.now, addDays(c.now, 3), addDays(c.now, 14)], says)],
+      asks: [
+        ask(
+          c,
+          'nest',
+          [c.now, addDays(c.now, figure('nestOverdueBestDays')), addDays(c.now, figure('nestOverdueDays'))],
+          says,
+        ),
+      ],
     });
   }
   if (mine.state === 'met' || packed) {
@@ -75,7 +82,7 @@ export const nest: Rule = (c) => {
         ask(
           c,
           'nest',
-          [c.now, addDays(c.now, 14), addDays(c.now, 42)],
+          [c.now, addDays(c.now, figure('nestBestDays')), addDays(c.now, figure('nestSlackDays'))],
           ['Get a small nest ready and join it; do not push.'],
           {
             obligatory: packed,

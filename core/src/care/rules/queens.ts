@@ -1,6 +1,7 @@
 import { addDays, isSome, phrase, type Instant } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
+import { figure } from '../practice';
 import {
   ask,
   askNow,
@@ -66,7 +67,12 @@ function several(c: Case, taken: number): ReturnType<Rule> {
         }),
       ],
       asks: [
-        ask(c, 'separate', [c.now, c.now, addDays(c.now, 7)], ['Part the queens, or watch them daily.']),
+        ask(
+          c,
+          'separate',
+          [c.now, c.now, addDays(c.now, figure('partWithinDays'))],
+          ['Part the queens, or watch them daily.'],
+        ),
       ],
     });
   }
@@ -138,7 +144,12 @@ function alone(c: Case): ReturnType<Rule> {
     pressure: 'soon',
     criteria,
     asks: [
-      ask(c, 'look', [c.now, c.now, addDays(c.now, 7)], ['Look for the queen, for eggs and for her body.']),
+      ask(
+        c,
+        'look',
+        [c.now, c.now, addDays(c.now, figure('lookForHerDays'))],
+        ['Look for the queen, for eggs and for her body.'],
+      ),
     ],
   });
 }

@@ -52,7 +52,7 @@ export const space: Rule = (c) => {
     });
   const full = fullTo(c, figure('tubeFullShare')).state === 'met';
   if (mine.state === 'met' || full) {
-    const from = must ? addDays(c.known.intake?.at ?? c.now, 1) : c.now;
+    const from = must ? addDays(c.known.intake?.at ?? c.now, figure('roomFromDays')) : c.now;
     const says = [
       must
         ? 'She must eat while she founds, so she needs a small room to eat in from the start: a divided tube or a small joined chamber. '
@@ -70,7 +70,11 @@ export const space: Rule = (c) => {
         ask(
           c,
           'space',
-          [from, addDays(from, must ? 1 : 7), addDays(from, must ? 4 : 28)],
+          [
+            from,
+            addDays(from, figure(must ? 'roomFromDays' : 'spaceBestDays')),
+            addDays(from, figure(must ? 'mustEatByDays' : 'spaceSlackDays')),
+          ],
           [says[0]?.trim() ?? ''],
           { obligatory: must || full },
         ),

@@ -72,7 +72,7 @@ function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const { now } = c;
   const planned = c.place.winter && msOf(c.place.winter.until) > msOf(now) ? c.place.winter.until : null;
   const wake = planned ?? w.wake;
-  const [from, by] = planned ? [planned, addDays(planned, 14)] : [w.wakeFrom, w.wakeBy];
+  const [from, by] = planned ? [planned, addDays(planned, figure('wakeSlackDays'))] : [w.wakeFrom, w.wakeBy];
   const time = msOf(now) >= msOf(from);
   const overdue = msOf(now) >= msOf(by);
   const wakeSays: Phrase = [
@@ -200,5 +200,10 @@ function waterCheck(c: Case): Ask {
   const cold = latest(known.moves.at(-1)?.at, known.intake?.at);
   const last = latest(known.lastLook?.at, known.waterReadings.at(-1)?.at, cold) ?? now;
   const from = addDays(last, figure('winterCheckDays'));
-  return ask(c, 'check-water', [from, from, addDays(from, 14)], ['Look to her water, and to nothing else.']);
+  return ask(
+    c,
+    'check-water',
+    [from, from, addDays(from, figure('winterCheckSlackDays'))],
+    ['Look to her water, and to nothing else.'],
+  );
 }

@@ -12,9 +12,14 @@ export interface Judged<Id> {
   margin: Criterion['margin'];
   evidence: string[];
   settles?: string;
+  /** What of it is reckoned by a figure of our own. */
+  prior?: string;
   /** When its answer turns by itself. */
   until: Instant | null;
 }
+
+/** Who says how full a tube is. */
+export const FLOOR_SOURCE = `the floor a worker takes is ${OWN_PRIOR}`;
 
 const ANSWERS = { met: 'yes', unmet: 'not yet', unknown: 'perhaps' } as const;
 
@@ -23,7 +28,7 @@ export const asCriterion = <Id extends string>(j: Judged<Id>): Criterion =>
     j.school.id,
     j.state,
     j.says,
-    `${COMMON_PRACTICE} (method: ${j.school.name.toLowerCase()}; they say: ${j.school.because})`,
+    `${COMMON_PRACTICE} (method: ${j.school.name.toLowerCase()}; they say: ${j.school.because})${j.prior ? `; ${j.prior}` : ''}`,
     {
       evidence: j.evidence,
       margin: j.margin,
@@ -79,8 +84,6 @@ export function floorWords(c: Case): Phrase {
   const [a, b] = [Math.round(100 * taken.low), Math.round(100 * taken.high)];
   return [`Workers take ${a === b ? `about ${a}` : `${a} to ${b}`} % of the floor of her cell.`];
 }
-
-export const FLOOR_SOURCE = `the floor a worker takes is ${OWN_PRIOR}`;
 
 /** Larvae, pupae and a cold season speak against opening anything now. */
 export const coldSeason = (c: Case): boolean =>

@@ -11,6 +11,7 @@ import {
   asCriterion,
   asView,
   coldSeason,
+  FLOOR_SOURCE,
   floorWords,
   fullTo,
   reached,
@@ -122,7 +123,13 @@ function judge(c: Case, school: GrowthSchool<NestSchoolId>): Judged<NestSchoolId
       };
     }
     case 'packed-full':
-      return { ...base, ...counting, ...fullTo(c, figure('tubePackedShare')), says: floorWords(c) };
+      return {
+        ...base,
+        ...counting,
+        ...fullTo(c, figure('tubePackedShare')),
+        says: floorWords(c),
+        prior: FLOOR_SOURCE,
+      };
     case 'as-late-as-possible': {
       const dry = c.water.dryAt.p10;
       const days = dry === null ? null : daysBetween(c.now, dry);
@@ -189,7 +196,7 @@ function against(c: Case, packed: boolean): Criterion[] {
       'too-late',
       packed ? 'unmet' : 'met',
       [...floorWords(c), packed ? ' Crowding brings losses and escapes.' : ''],
-      COMMON_PRACTICE,
+      `${COMMON_PRACTICE}; ${FLOOR_SOURCE}`,
     ),
   ];
 }

@@ -11,6 +11,7 @@ import {
   asCriterion,
   asView,
   coldSeason,
+  FLOOR_SOURCE,
   floorWords,
   fullTo,
   reached,
@@ -122,6 +123,7 @@ function judge(c: Case, school: GrowthSchool<SpaceSchoolId>): Judged<SpaceSchool
         ...base,
         ...fullTo(c, figure('tubeFullShare')),
         says: floorWords(c),
+        prior: FLOOR_SOURCE,
         settles: 'Count the workers at the next look.',
       };
     case 'from-the-start':
@@ -158,7 +160,7 @@ function against(c: Case): Criterion[] {
       'too-late',
       fullTo(c, figure('tubePackedShare')).state === 'met' ? 'unmet' : 'met',
       floorWords(c),
-      COMMON_PRACTICE,
+      `${COMMON_PRACTICE}; ${FLOOR_SOURCE}`,
     ),
   ];
 }

@@ -19,10 +19,12 @@ import {
   type Eye,
   type Oddity,
 } from '@gentle-burrow/core/world';
+import { answerTo } from '../../core/src/world/casebook';
 import type { Row } from './row';
 
 const QUEENS = Number(process.env.CALIBRATION_QUEENS ?? 1000);
 const DRAWS = 1000;
+const DRAWS_OF_A_ROW = 500;
 const FROM = '2026-05-01T18:00:00.000Z';
 const HELD = { least: 0.74, most: 0.86 };
 const KINDS = [
@@ -67,6 +69,7 @@ export function benchCalibration(): Row[] {
       };
     }),
     ...benchNever(),
+    benchWronged(),
   ];
 }
 
@@ -115,6 +118,38 @@ function benchNever(): Row[] {
       measured: `${(100 * byNext).toFixed(1)} % (never: ${(100 * atHalfYear.neverLays).toFixed(0)} %)`,
     },
   ];
+}
+
+/** How many of normal queens, looked at every fortnight, are ever said to have perhaps never mated: a wrong that must be rare. */
+function benchWronged(): Row {
+  const id = 'tetramorium-immigrans';
+  const random = plainGenerator(90);
+  const days = Array.from({ length: 13 }, (_, i) => 14 * (i + 1));
+  let [early, late] = [0, 0];
+  for (let k = 0; k < QUEENS; k++) {
+    const truth = simulateQueen(speciesProfile(id), 25, random);
+    const looks = simulateLooks(truth, days, random);
+    const seen = looks.findIndex(([eggs]) => eggs);
+    const silent = days.slice(0, seen < 0 ? days.length : seen);
+    const headed = silent.find((at) =>
+      answerTo(
+        {
+          case: `queen ${k}`,
+          at,
+          log: days.filter((d) => d <= at).map((day) => ({ day, look: [0, 0, 0, 0] })),
+        },
+        DRAWS_OF_A_ROW,
+      ).verdicts.some((v) => v.id === 'silence' && v.answer === 'perhaps never mated'),
+    );
+    if (headed === undefined) continue;
+    if (headed < 90) early++;
+    else late++;
+  }
+  return {
+    what: `of ${QUEENS} normal queens, ever headed "perhaps never mated" before day 90`,
+    budget: '< 1 in 100',
+    measured: `${early}; from then to half a year ${late}`,
+  };
 }
 
 function logged(

@@ -25,5 +25,6 @@ export {
 export { interval, type Interval } from './interval';
 export { bandOfSorted, quantileSorted, type Band } from './band';
 export { normalBelow, normalQuantile } from './normal';
-export { uniformStream } from './random';
+export { quickNormalBelow, quickNormalQuantile } from './normal-table';
+export { evenPoints, uniformStream } from './random';
 export { daysText, phrase, plainText, type Phrase, type PhrasePart } from './phrase';

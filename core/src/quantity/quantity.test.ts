@@ -6,6 +6,7 @@ import {
   countText,
   daysBetween,
   daysText,
+  evenPoints,
   InputError,
   instantOf,
   interval,
@@ -17,6 +18,8 @@ import {
   phrase,
   plainText,
   quantileSorted,
+  quickNormalBelow,
+  quickNormalQuantile,
   uniformStream,
   within,
 } from './index';
@@ -125,11 +128,48 @@ describe('the normal distribution', () => {
     expect(normalQuantile(1)).toBe(Infinity);
   });
 
+  test('by the table it is the exact one, in the middle and far out', () => {
+    for (let z = -9; z <= 9; z += 0.0137) {
+      expect(Math.abs(quickNormalBelow(z) - normalBelow(z))).toBeLessThan(1e-9);
+      const share = normalBelow(z);
+      if (share > 0 && share < 1)
+        expect(Math.abs(quickNormalQuantile(share) - normalQuantile(share))).toBeLessThan(1e-7);
+    }
+    // far below, where little is left, its proportion still holds
+    expect(quickNormalBelow(-12) / normalBelow(-12)).toBeCloseTo(1, 9);
+  });
+
   test('a stream through the quantile has mean 0 and spread 1', () => {
     const random = uniformStream(8);
     const draws = Array.from({ length: 20_000 }, () => normalQuantile(random()));
     expect(Math.abs(mean(draws))).toBeLessThan(0.03);
     expect(Math.sqrt(mean(draws.map((d) => d * d)))).toBeCloseTo(1, 1);
+  });
+});
+
+describe('points that fill evenly', () => {
+  test('are the same for the same seed, another for another, and never 0 or 1', () => {
+    const take = (seed: number) => {
+      const at = evenPoints(9, seed);
+      return Array.from({ length: 900 }, (_, i) => at(i, i % 9));
+    };
+    expect(take(3)).toEqual(take(3));
+    expect(take(3)).not.toEqual(take(4));
+    expect(take(5).every((x) => x > 0 && x < 1)).toBe(true);
+  });
+
+  // ∫(x₁+…+x₉)² = 9/3 + 72/4 = 21 by hand. By chance 1,000 points err by √(variance/1,000), 0.25; even ones must do
+  // better than half of that, whatever the seed.
+  test('find an integral closer than chance does', () => {
+    const errors = Array.from({ length: 20 }, (_, seed) => {
+      const at = evenPoints(9, seed);
+      const squares = Array.from({ length: 1000 }, (_, i) => {
+        const sum = Array.from({ length: 9 }, (_, d) => at(i, d)).reduce((a, x) => a + x, 0);
+        return sum * sum;
+      });
+      return mean(squares) - 21;
+    });
+    expect(Math.sqrt(mean(errors.map((e) => e * e)))).toBeLessThan(0.12);
   });
 });
 

@@ -25,7 +25,20 @@ export function warmthClock(
   temperature: Temperature,
   origin: Instant,
 ): WarmthClock {
-  if (typeof temperature === 'number') return steadyClock(warmthPerDay(profile, stage, temperature));
+  return clockOf(profile, stage, warmthCourse(temperature, origin));
+}
+
+/** Temperature in steps counted in days, for whoever needs many clocks of it. */
+export interface WarmthCourse {
+  /** Days after the origin on which it changes. */
+  changes: number[];
+  /** °C, one more than there are changes. */
+  tempsC: number[];
+}
+
+/** @throws InputError for steps that do not run forward in time */
+export function warmthCourse(temperature: Temperature, origin: Instant): WarmthCourse {
+  if (typeof temperature === 'number') return { changes: [], tempsC: [temperature] };
   const { steps } = temperature;
   need(steps.length > 0, 'temperature', 'No temperature is given. Give at least one step.');
   const originMs = msOf(origin);
@@ -35,9 +48,17 @@ export function warmthClock(
     'temperature',
     'The temperature steps do not follow one another in time. Sort them and leave out doubles.',
   );
-  const rates = steps.map((s) => warmthPerDay(profile, stage, s.tempC));
-  if (steps.length === 1) return steadyClock(rates[0] as number);
-  return steppedClock(days.slice(1), rates);
+  return { changes: days.slice(1), tempsC: steps.map((s) => s.tempC) };
+}
+
+/** @throws InputError for temperatures that are not numbers between −20 and 60 °C */
+export function clockOf(
+  profile: SpeciesProfile,
+  stage: Stage,
+  { changes, tempsC }: WarmthCourse,
+): WarmthClock {
+  const rates = tempsC.map((c) => warmthPerDay(profile, stage, c));
+  return changes.length === 0 ? steadyClock(rates[0] as number) : steppedClock(changes, rates);
 }
 
 function steadyClock(rate: number): WarmthClock {

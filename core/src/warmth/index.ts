@@ -1,5 +1,13 @@
 export { DANGER_C } from './danger';
-export { temperatureAt, warmthClock, type Temperature, type WarmthClock } from './clock';
+export {
+  clockOf,
+  temperatureAt,
+  warmthClock,
+  warmthCourse,
+  type Temperature,
+  type WarmthClock,
+  type WarmthCourse,
+} from './clock';
 export { developmentRate, warmthPerDay } from './response';
 export {
   placeTemperature,

@@ -120,7 +120,7 @@ test('the page is drawn finer than the shelf', async () => {
   await shelf();
   await views.queen(a.queen.id, now);
   const draws = watched.tasks.map((t) => [t.want, t.draws]);
-  expect(draws).toContainEqual(['rows', 700]);
+  expect(draws).toContainEqual(['rows', 500]);
   expect(draws).toContainEqual(['views', 4000]);
 });
 

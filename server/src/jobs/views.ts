@@ -22,7 +22,7 @@ import type { Projected } from './project-task';
 
 /** Draws for one queen's own page, and for a row of the shelf, whose bands need not be as smooth. */
 const QUEEN_DRAWS = 4000;
-const SHELF_DRAWS = 700;
+const SHELF_DRAWS = 500;
 /** Queens in one task: small enough to share between threads, large enough not to pay for the messages. */
 const CHUNK = 25;
 /** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */

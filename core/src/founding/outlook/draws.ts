@@ -1,10 +1,14 @@
-import { daysBetween, normalBelow, normalQuantile, uniformStream, type Instant } from '../../quantity';
+import { daysBetween, evenPoints, quickNormalBelow, quickNormalQuantile, type Instant } from '../../quantity';
 import { STAGES, type Milestone, type SpeciesProfile } from '../../species';
 import { missChance, SOFT_DAYS } from './detection';
 import { middleOf, type Future } from './futures';
 import type { QueenLedger } from '../ledger/queen-ledger';
 import type { Drawn } from './sample';
 import type { WarmthClock } from '../../warmth/clock';
+
+/** What is drawn for each queen, a dimension each; egg, larva and pupa follow laying. */
+const [LAYING, QUEEN, BATCH, WINTERS, EATEN, TAKEN_IN] = [0, 4, 5, 6, 7, 8] as const;
+const DIMENSIONS = 9;
 
 const BATCH_DAYS = { median: 7, logSpread: 0.4 };
 /** Pupae later than this share of first batches takes belong to a second one. Prior. */
@@ -65,7 +69,7 @@ interface Allowed {
 /** Draws possible queens of one species and weighs each by how well it explains her log. */
 export function drawAll(s: Sampling): Drawn {
   const { profile, futures, bounds, late, draws, strain } = s;
-  const uniform = uniformStream(s.seed);
+  const u01 = evenPoints(DIMENSIONS, s.seed);
   const days = Array.from({ length: STAGES.length + 1 }, () => new Float64Array(draws));
   const factors = new Float64Array(draws);
   const weights = new Float64Array(draws);
@@ -123,22 +127,22 @@ export function drawAll(s: Sampling): Drawn {
   };
 
   for (let i = 0; i < draws; i++) {
-    const queen = queenSpread * normalQuantile(uniform());
+    const queen = queenSpread * quickNormalQuantile(u01(i, QUEEN));
     factors[i] = queen;
-    const winters = uniform() < late.chance;
-    const eaten = uniform() < EATEN_UNSEEN.share;
+    const winters = u01(i, WINTERS) < late.chance;
+    const eaten = u01(i, EATEN) < EATEN_UNSEEN.share;
     // taken in turn: each future gets its share to the draw
     const f = i % futures.length;
     inFuture[i] = f;
     waits[i] = Number(winters);
     const { clocks } = futures[f] as Future;
-    const began = dayUnknown > 0 && start === 0 ? -uniform() * dayUnknown : start;
+    const began = dayUnknown > 0 && start === 0 ? -u01(i, TAKEN_IN) * dayUnknown : start;
     let from = Math.max(began, winters ? late.springDay : -Infinity);
     let weight = 1;
     for (let stage = 0; stage < STAGES.length; stage++) {
       const clock = clocks[stage] as WarmthClock;
       const b = bounds[stage] as Bounds;
-      let u = uniform();
+      let u = u01(i, LAYING + stage);
       let day: number;
       let mass: number;
       let correction = 1;
@@ -182,7 +186,7 @@ export function drawAll(s: Sampling): Drawn {
         const isSoft = pick < part.softMass;
         const share = isSoft ? part.low + pick / SOFT_SHARE : part.atLast + (pick - part.softMass);
         if (isSoft) correction = 1 / SOFT_SHARE;
-        day = Math.min(clock.dayOf(zero + Math.exp(mu + sigma * normalQuantile(share))), b.by);
+        day = Math.min(clock.dayOf(zero + Math.exp(mu + sigma * quickNormalQuantile(share))), b.by);
       }
       let overlooked = correction;
       for (const look of b.absent) if (day < look) overlooked *= missChance(stage, look - day, strain);
@@ -196,7 +200,7 @@ export function drawAll(s: Sampling): Drawn {
       if (weight === 0) break;
     }
     if (weight > 0) {
-      const lastDay = from + batchDays(uniform(), pupaeStillThere - from);
+      const lastDay = from + batchDays(u01(i, BATCH), pupaeStillThere - from);
       (days[4] as Float64Array)[i] = lastDay;
     }
     weights[i] = weight;
@@ -244,7 +248,7 @@ export function batchDays(u: number, pupaeUntil: number): number {
   const mu = Math.log(BATCH_DAYS.median);
   const below = belowLogNormal(pupaeUntil, mu, BATCH_DAYS.logSpread);
   const low = below < SECOND_BATCH_SHARE ? below : 0;
-  return Math.exp(mu + BATCH_DAYS.logSpread * normalQuantile(low + u * (1 - low)));
+  return Math.exp(mu + BATCH_DAYS.logSpread * quickNormalQuantile(low + u * (1 - low)));
 }
 
 /** Share of queens that have begun a stage by a day, which started on `from` with so much warmth gathered. */
@@ -260,5 +264,5 @@ function begunBy(
 }
 
 function belowLogNormal(x: number, mu: number, sigma: number): number {
-  return x > 0 ? normalBelow((Math.log(x) - mu) / sigma) : 0;
+  return x > 0 ? quickNormalBelow((Math.log(x) - mu) / sigma) : 0;
 }

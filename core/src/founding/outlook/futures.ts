@@ -1,7 +1,7 @@
 import { normalQuantile, instantOf, msOf, DAY_MS, type Instant } from '../../quantity';
 import { winterAround, type Hemisphere } from '../../season';
 import { STAGES, type SpeciesProfile } from '../../species';
-import { temperatureAt, warmthClock, type Temperature, type WarmthClock } from '../../warmth';
+import { clockOf, warmthCourse, type Temperature, type WarmthClock, type WarmthCourse } from '../../warmth';
 
 /** One way in which the warmth may have been and may come: what the thermometer hides, and whether she sits still in winter. */
 export interface Future {
@@ -36,21 +36,23 @@ export function futuresOf(
   const winters = rests ? wintersBetween(origin, now, hemisphere) : [];
   const offs =
     errorC > 0 ? Array.from({ length: ERRORS }, (_, k) => errorC * normalQuantile((k + 0.5) / ERRORS)) : [0];
-  return stills.flatMap((still) =>
-    offs.map((offC): Future => {
-      const warmth = shifted(temperature, offC, still ? winters : []);
+  const told = warmthCourse(temperature, origin);
+  return stills.flatMap((still) => {
+    const course = still ? atRestIn(winters, told) : told;
+    return offs.map((offC): Future => {
+      const warmth = warmer(course, offC);
       // kinds whose stages answer to warmth alike need one clock
       const made = new Map<string, WarmthClock>();
       const clocks = STAGES.map((stage) => {
         const { thresholdC, optimumC, upperC } = profile.stages[stage];
         const key = `${thresholdC} ${optimumC} ${upperC}`;
-        const clock = made.get(key) ?? warmthClock(profile, stage, warmth, origin);
+        const clock = made.get(key) ?? clockOf(profile, stage, warmth);
         made.set(key, clock);
         return clock;
       });
       return { clocks, offC, still };
-    }),
-  );
+    });
+  });
 }
 
 /** The future whose thermometer is right and who does not sit still, for what is reckoned only once. */
@@ -64,34 +66,32 @@ export function middleOf(futures: readonly Future[]): Future {
 const AT_REST_C = -20;
 const [COLDEST_C, HOTTEST_C] = [-20, 60];
 
-function shifted(
-  temperature: Temperature,
-  offC: number,
-  winters: readonly [Instant, Instant][],
-): Temperature {
-  const warmer = (c: number) => Math.min(HOTTEST_C, Math.max(COLDEST_C, c + offC));
-  if (typeof temperature === 'number' && winters.length === 0) return warmer(temperature);
-  const steps =
-    typeof temperature === 'number' ? [{ from: instantOf(0), tempC: temperature }] : temperature.steps;
-  if (winters.length === 0) return { steps: steps.map((s) => ({ ...s, tempC: warmer(s.tempC) })) };
-  const inWinter = (ms: number) => winters.some(([from, to]) => ms >= msOf(from) && ms < msOf(to));
-  const turns = [...new Set([...steps.map((s) => msOf(s.from)), ...winters.flat().map((w) => msOf(w))])].sort(
-    (a, b) => a - b,
-  );
-  return {
-    steps: turns.map((ms) => ({
-      from: instantOf(ms),
-      tempC: inWinter(ms) ? AT_REST_C : warmer(temperatureAt(temperature, instantOf(ms))),
-    })),
-  };
+const warmer = ({ changes, tempsC }: WarmthCourse, offC: number): WarmthCourse => ({
+  changes,
+  tempsC: tempsC.map((c) => (c === AT_REST_C ? c : Math.min(HOTTEST_C, Math.max(COLDEST_C, c + offC)))),
+});
+
+/** @param winters first day and day of waking of each, days after the origin */
+function atRestIn(winters: readonly [number, number][], told: WarmthCourse): WarmthCourse {
+  const changes = [...new Set([...told.changes, ...winters.flat()])].sort((a, b) => a - b);
+  let step = 0;
+  // what holds before the first change, and from each on
+  const tempsC = [-Infinity, ...changes].map((day) => {
+    while (step < told.changes.length && (told.changes[step] as number) <= day) step++;
+    const rests = winters.some(([from, to]) => day >= from && day < to);
+    return rests ? AT_REST_C : (told.tempsC[step] as number);
+  });
+  return { changes, tempsC };
 }
 
-function wintersBetween(origin: Instant, now: Instant, hemisphere: Hemisphere): [Instant, Instant][] {
-  const winters: [Instant, Instant][] = [];
+function wintersBetween(origin: Instant, now: Instant, hemisphere: Hemisphere): [number, number][] {
+  const winters: [number, number][] = [];
+  const originMs = msOf(origin);
+  const day = (at: Instant) => (msOf(at) - originMs) / DAY_MS;
   const end = msOf(now) + YEARS_ON * 365 * DAY_MS;
-  for (let ms = msOf(origin) - 365 * DAY_MS; ms < end;) {
+  for (let ms = originMs - 365 * DAY_MS; ms < end;) {
     const { begin, wakeFrom, wakeBy } = winterAround(instantOf(ms), hemisphere);
-    winters.push([begin, wakeFrom]);
+    winters.push([day(begin), day(wakeFrom)]);
     ms = msOf(wakeBy) + DAY_MS;
   }
   return winters;

@@ -3,7 +3,7 @@ import {
   daysBetween,
   latest,
   msOf,
-  normalQuantile,
+  quickNormalQuantile,
   uniformStream,
   type Band,
   type Instant,
@@ -83,7 +83,7 @@ export function laterBatches(
 ): LaterBatches {
   const n = picks.length;
   const uniform = uniformStream(seed + 15_485_863);
-  const normal = () => normalQuantile(uniform());
+  const normal = () => quickNormalQuantile(uniform());
   const nowDay = daysBetween(origin, now);
   const winter = nextWinter((parts[0] as Part).profile, now, hemisphere);
   const winterDay = winter ? daysBetween(origin, winter) : -Infinity;
@@ -93,20 +93,23 @@ export function laterBatches(
   const second = { eggs: new Float64Array(n), workers: new Float64Array(n) };
   const atWinter = new Float64Array(n);
   const inside = MILESTONES.map(() => new Float64Array(n));
+  const seenAgain = secondEggsSeen(known, origin);
+  const firstSizes = parts.map(({ profile }) => firstSizeOf(profile, known));
 
   for (let i = 0; i < n; i++) {
     const pick = picks[i] as number;
-    const { profile, futures } = partOf(sample.sizes, parts, pick);
+    const part = partOf(sample.sizes, pick);
+    const { profile, futures } = parts[part] as Part;
     const { clocks } = futures[sample.futures[pick] as number] as Future;
     const first: Batch = {
       days: sample.days.map((d) => d[pick] as number),
-      size: firstSize(profile, known, uniform()),
+      size: (firstSizes[part] as (u: number) => number)(uniform()),
     };
     const batches = [first];
     const factor = sample.factors[pick] as number;
     while (batches.length < MOST_BATCHES) {
       const before = batches[batches.length - 1] as Batch;
-      const seen = batches.length === 1 ? secondEggsSeen(known, origin) : null;
+      const seen = batches.length === 1 ? seenAgain : null;
       let from =
         (before.days[2] as number) + RESTART_DAYS.median * Math.exp(RESTART_DAYS.logSpread * normal());
       if (seen) from = Math.min(Math.max(from, seen.after), seen.by);
@@ -149,11 +152,12 @@ export function laterBatches(
   };
 }
 
-function partOf(sizes: readonly number[], parts: readonly Part[], pick: number): Part {
+/** Which species a draw is of. */
+function partOf(sizes: readonly number[], pick: number): number {
   let k = 0;
   let end = sizes[0] as number;
   while (pick >= end && k < sizes.length - 1) end += sizes[++k] as number;
-  return parts[k] as Part;
+  return k;
 }
 
 /** How many of a batch have got to a stage by a day: they follow one another over the days that they take to come out. */
@@ -218,18 +222,18 @@ function insideNow(
   return reached.map((n, m) => Math.round(Math.max(0, n - (reached[m + 1] ?? 0))));
 }
 
-/** Size of the first batch: that of her kind, unless her brood has been counted. */
-function firstSize(profile: SpeciesProfile, known: QueenLedger, u: number): number {
+/** Size of the first batch, from a number between 0 and 1: that of her kind, unless her brood has been counted. */
+function firstSizeOf(profile: SpeciesProfile, known: QueenLedger): (u: number) => number {
   const { low, high } = profile.firstBatch.value;
-  const usual = low * (high / low) ** u;
+  const usual = (u: number) => low * (high / low) ** u;
   const full = known.lastFull;
   if (!full || full.counts.workers.high !== 0) return usual;
   const sum = (side: 'low' | 'high') => MILESTONES.reduce((s, m) => s + (full.counts[m][side] ?? 0), 0);
   const [least, most] = [sum('low'), sum('high')];
   if (most === 0) return usual;
+  const fromCount = (u: number) => least * KEPT_SHARE + u * (most - least * KEPT_SHARE);
   const stillLaying = full.counts.eggs.high !== 0;
-  const fromCount = least * KEPT_SHARE + u * (most - least * KEPT_SHARE);
-  return stillLaying ? Math.max(usual, fromCount) : fromCount;
+  return stillLaying ? (u) => Math.max(usual(u), fromCount(u)) : fromCount;
 }
 
 /** When the eggs of a second batch began, as far as the log tells them from those of the first. */

@@ -50,6 +50,22 @@ describe('outlook', () => {
     expect(Math.abs(dayOf(run(5), 'workers') - dayOf(run(6), 'workers'))).toBeLessThan(1.5);
   });
 
+  // Independent draws would err by √(p(1−p)/n) in the share below a p-quantile (binomial distribution, any statistics text).
+  test('2,000 even draws are as exact as 4,000 independent ones', () => {
+    const k = known([intake(), look(14, [0, 0, 0, 0])], 16);
+    const many = eventDays(TETRA, k, 25, day(16), 'workers', { draws: 100_000, seed: 1 });
+    const seeds = 40;
+    let excess = 0;
+    for (let seed = 0; seed < seeds; seed++) {
+      const o = outlook(TETRA, k, 25, day(16), { draws: 2000, seed, later: false });
+      for (const p of [10, 50, 90] as const) {
+        const share = many.filter((d) => d < dayOf(o, 'workers', `p${p}`)).length / many.length;
+        excess += (share - p / 100) ** 2 / (((p / 100) * (1 - p / 100)) / 4000);
+      }
+    }
+    expect(excess / (3 * seeds)).toBeLessThan(1);
+  });
+
   test('warmer is sooner, up to the optimum', () => {
     const at = (t: number) => dayOf(project([intake()], 0, TETRA, t), 'workers');
     expect(at(27)).toBeLessThan(at(24));

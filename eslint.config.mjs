@@ -50,12 +50,12 @@ export default defineConfig([
     },
   },
   {
-    // a package is used through what its index exports, and the core runs anywhere: no clock, no interface, no I/O
+    // a package is used through the doors that its package.json names, and the core runs anywhere: no clock, no interface, no I/O
     files: ['**/*.{ts,tsx}'],
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: ['@gentle-burrow/*/*', '!@gentle-burrow/core/light', '!@gentle-burrow/core/world'] },
+        { patterns: ['@gentle-burrow/*/src', '@gentle-burrow/*/src/*'] },
       ],
     },
   },

@@ -5,7 +5,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { growingHemisphere } from '@gentle-burrow/core';
+import { growingHemisphere } from '@gentle-burrow/core/season';
 import { test as base, expect, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('..', import.meta.url));

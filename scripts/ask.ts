@@ -1,7 +1,8 @@
 // `npm run ask -- FILE.jsonl [--at ISO] [--zone Area/City]`: what the application says of every queen of an exported log.
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { askLog, InputError, instantOf, isZone, logOf, msOf, readFacts } from '@gentle-burrow/core';
+import { InputError, instantOf, isZone, msOf } from '@gentle-burrow/core/quantity';
+import { askLog, logOf, readFacts } from '@gentle-burrow/core/records';
 
 /** @throws InputError with a sentence for whoever asked */
 function answer(): unknown {

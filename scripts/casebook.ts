@@ -2,7 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
-import { answerTo, failuresOf, type Situation } from '../core/src/world/casebook';
+import { answerTo, failuresOf, type Situation } from '@gentle-burrow/core/world/casebook';
 
 const folder = join(import.meta.dirname, '..', 'casebook');
 const words = process.argv.slice(2).join(' ').toLowerCase();

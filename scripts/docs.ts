@@ -1,7 +1,7 @@
 // `npm run docs`: writes the tables of figures into docs/field-guide.md from the figures themselves.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { practiceTable } from '@gentle-burrow/core';
+import { practiceTable } from '@gentle-burrow/core/care';
 import { format } from 'prettier';
 
 const file = join(import.meta.dirname, '..', 'docs', 'field-guide.md');

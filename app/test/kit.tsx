@@ -1,15 +1,9 @@
 import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
-import {
-  byUrgency,
-  DEFAULT_SETTINGS,
-  growingHemisphere,
-  queenView,
-  shelfRow,
-  SPECIES,
-  type Entry,
-  type EntryBody,
-  type QueenFacts,
-} from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import { growingHemisphere } from '@gentle-burrow/core/season';
+import { SPECIES } from '@gentle-burrow/core/species';
+import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';

@@ -1,4 +1,4 @@
-import { COUNT_WORDS } from '@gentle-burrow/core';
+import { COUNT_WORDS } from '@gentle-burrow/core/quantity';
 import { z } from 'zod';
 
 export const instant = z.iso.datetime().describe('A moment, ISO 8601 in UTC');

@@ -1,4 +1,6 @@
-import { DEFAULT_SETTINGS, queenView, SPECIES, type QueenFacts } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import { SPECIES } from '@gentle-burrow/core/species';
+import { queenView, type QueenFacts } from '@gentle-burrow/core/view';
 import {
   appendSchema,
   errorSchema,

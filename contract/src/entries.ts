@@ -1,4 +1,5 @@
-import { entrySchema, idSchema } from '@gentle-burrow/core';
+import { idSchema } from '@gentle-burrow/core/facts';
+import { entrySchema } from '@gentle-burrow/core/log';
 import { z } from 'zod';
 
 export const MAX_BATCH = 2000;

@@ -1,13 +1,12 @@
 import {
-  entrySchema,
-  intakeSchema,
   idSchema,
   instantSchema,
   placeSchema,
   queenSchema,
   stockMoveSchema,
   tubeSchema,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/facts';
+import { entrySchema, intakeSchema } from '@gentle-burrow/core/log';
 import { z } from 'zod';
 import { instant } from './common';
 import { kindEvidenceSchema, queenViewSchema } from './view';

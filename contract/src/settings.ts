@@ -1,4 +1,4 @@
-import { placeSchema, settingsSchema } from '@gentle-burrow/core';
+import { placeSchema, settingsSchema } from '@gentle-burrow/core/facts';
 import { z } from 'zod';
 
 export { settingsSchema };

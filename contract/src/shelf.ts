@@ -1,11 +1,8 @@
-import {
-  LOSS_WAYS,
-  OUTLOOK_EVENTS,
-  PRESSURES,
-  queenSchema,
-  tubeSchema,
-  type ShelfRow,
-} from '@gentle-burrow/core';
+import { PRESSURES } from '@gentle-burrow/core/care';
+import { queenSchema, tubeSchema } from '@gentle-burrow/core/facts';
+import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
+import type { ShelfRow } from '@gentle-burrow/core/view';
+import { LOSS_WAYS } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
 import { askSchema, lastCount } from './view';

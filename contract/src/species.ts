@@ -1,4 +1,4 @@
-import type { SpeciesProfile } from '@gentle-burrow/core';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { z } from 'zod';
 
 const provenance = z.union([

@@ -1,4 +1,4 @@
-import { stockItemSchema, stockMoveSchema } from '@gentle-burrow/core';
+import { stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
 import { z } from 'zod';
 import { instant } from './common';
 

@@ -1,3 +1,7 @@
+import { PRESSURES, TASKS, VERDICT_IDS } from '@gentle-burrow/core/care';
+import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
+import { DISTURBANCES, speciesBeliefSchema } from '@gentle-burrow/core/log';
+import type { QueenView } from '@gentle-burrow/core/view';
 import {
   CERTAINTIES,
   FEED_SPOTS,
@@ -6,19 +10,12 @@ import {
   FINDINGS,
   FOUND_HOW,
   SHAPES,
-  DISTURBANCES,
   LOSS_CAUSES,
   LOSS_WAYS,
   MOULDS,
-  OUTLOOK_EVENTS,
-  PRESSURES,
-  TASKS,
-  VERDICT_IDS,
   PUPAE_IN,
-  speciesBeliefSchema,
   WET_FRONTS,
-  type QueenView,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { band, countRange, instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
 

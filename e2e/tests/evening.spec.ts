@@ -222,6 +222,26 @@ test('a tube is carried to another place, and the bench keeps what was set', asy
   await expect(page.getByRole('radio', { name: /^Two thirds/ })).toHaveAttribute('aria-checked', 'true');
 });
 
+test('what was written of yesterday is put right where it stands, and undone', async ({ page, demo }) => {
+  const id = await demo.queenId('S1');
+  const food = async () => (await demo.api<Detail>(`/queens/${id}`)).entries.at(-1);
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: /Feed$/ }).click();
+  await radio(page, 'Sugar and protein');
+  await radio(page, 'Yesterday');
+  await page.getByRole('button', { name: 'Keep this feed' }).click();
+  await expect.poll(food).toMatchObject({ kind: 'feed', food: 'both', outcome: 'offered' });
+  await page
+    .getByRole('button', { name: /^Amend: Fed/ })
+    .first()
+    .click();
+  await radio(page, 'Eaten');
+  await page.getByRole('button', { name: 'Keep the correction' }).click();
+  await expect(page.getByText(/Before: sugar and protein, offered/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText(/Before: sugar and protein, offered/)).toBeHidden();
+});
+
 test('captures leave the house without their places unless that is asked for', async ({ page, demo }) => {
   await page.goto(`${demo.url}/settings`);
   const taken = async () => {

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
-import { addDays, speciesProfile, type Milestone } from '@gentle-burrow/core';
+import { addDays } from '@gentle-burrow/core/quantity';
+import { speciesProfile, type Milestone } from '@gentle-burrow/core/species';
 import { plainGenerator, simulateQueen } from '@gentle-burrow/core/world';
 import { countBrood, expect, seriousFaults, test, type Burrow, type Counts } from '../burrow';
 
@@ -195,9 +196,9 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
   const dead = queens[9] as Queen;
   await page.goto(`${burrow.url}/queens/${dead.id}`);
   await page.getByRole('button', { name: /Loss$/ }).click();
-  await page.getByRole('radio', { name: 'She died' }).click();
-  await page.getByRole('radio', { name: 'mould' }).click();
-  await page.getByRole('radio', { name: 'a guess' }).click();
+  await page.getByRole('radio', { name: 'Died', exact: true }).click();
+  await page.getByRole('radio', { name: 'Mould' }).click();
+  await page.getByRole('radio', { name: 'A guess' }).click();
   await page.getByRole('button', { name: 'Keep this loss' }).click();
   await expect(page.getByText(/died, mould, a guess/).first()).toBeVisible();
   if ((dead.truth[3] as number) < 90)

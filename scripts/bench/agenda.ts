@@ -1,4 +1,5 @@
-import { addDays, planVisits, uniformStream, type Window } from '@gentle-burrow/core';
+import { planVisits, type Window } from '@gentle-burrow/core/agenda';
+import { addDays, uniformStream } from '@gentle-burrow/core/quantity';
 import { ms, percentile, type Row } from './row';
 
 const QUEENS = 500;

@@ -1,14 +1,7 @@
-import {
-  addDays,
-  emptyLedger,
-  eventDays,
-  ledger,
-  MILESTONES,
-  outlook,
-  speciesProfile,
-  type Entry,
-  type QueenLedger,
-} from '@gentle-burrow/core';
+import { emptyLedger, eventDays, ledger, outlook, type QueenLedger } from '@gentle-burrow/core/founding';
+import type { Entry } from '@gentle-burrow/core/log';
+import { addDays } from '@gentle-burrow/core/quantity';
+import { MILESTONES, speciesProfile } from '@gentle-burrow/core/species';
 import { v7 } from 'uuid';
 import {
   plainGenerator,
@@ -19,7 +12,7 @@ import {
   type Eye,
   type Oddity,
 } from '@gentle-burrow/core/world';
-import { answerTo } from '../../core/src/world/casebook';
+import { answerTo } from '@gentle-burrow/core/world/casebook';
 import type { Row } from './row';
 
 const QUEENS = Number(process.env.CALIBRATION_QUEENS ?? 1000);

@@ -1,12 +1,7 @@
-import {
-  addDays,
-  SPECIES,
-  uniformStream,
-  type Entry,
-  type Place,
-  type Queen,
-  type TubeHome,
-} from '@gentle-burrow/core';
+import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
+import { addDays, uniformStream } from '@gentle-burrow/core/quantity';
+import { SPECIES } from '@gentle-burrow/core/species';
 import { broodOn } from '@gentle-burrow/core/world';
 import { v7 } from 'uuid';
 

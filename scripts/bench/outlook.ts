@@ -1,4 +1,5 @@
-import { ledger, outlook, speciesProfile, type QueenLedger } from '@gentle-burrow/core';
+import { ledger, outlook, type QueenLedger } from '@gentle-burrow/core/founding';
+import { speciesProfile } from '@gentle-burrow/core/species';
 import { madeUpQueen } from './made-up';
 import { ms, percentile, type Row } from './row';
 

@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Entry, Place } from '@gentle-burrow/core';
+import type { Place } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
 import { v7 } from 'uuid';
 import { madeUpQueen } from './made-up';
 import { ms, percentile, type Row } from './row';

@@ -7,7 +7,7 @@ import {
   shelfSchema,
   speciesListSchema,
 } from '@gentle-burrow/contract';
-import { plainText } from '@gentle-burrow/core';
+import { plainText } from '@gentle-burrow/core/quantity';
 import type { FastifyInstance } from 'fastify';
 import { v7 } from 'uuid';
 import { daysAgo, lookEntry, newQueen, NOW, testServer } from './test-kit';

@@ -1,4 +1,4 @@
-import type { StockItem, StockMove } from '@gentle-burrow/core';
+import type { StockItem, StockMove } from '@gentle-burrow/core/facts';
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import { parse } from 'csv-parse/sync';

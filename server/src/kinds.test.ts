@@ -1,5 +1,5 @@
 import { entriesSchema } from '@gentle-burrow/contract';
-import { KIND_NAMES } from '@gentle-burrow/core';
+import { KIND_NAMES } from '@gentle-burrow/core/log';
 import { SAMPLES } from '@gentle-burrow/core/world';
 import { v7 } from 'uuid';
 import { daysAgo, factsOf, newQueen, testServer } from './test-kit';

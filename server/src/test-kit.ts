@@ -1,5 +1,6 @@
 import { join } from 'node:path';
-import type { Entry, Place, Queen, TubeHome } from '@gentle-burrow/core';
+import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
 import { v7 } from 'uuid';
 import { buildApp } from './app';
 import { openDb } from './db/open';

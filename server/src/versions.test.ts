@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { askLog, KIND_NAMES, logOf, readFacts, type Fact } from '@gentle-burrow/core';
+import { KIND_NAMES } from '@gentle-burrow/core/log';
+import { askLog, logOf, readFacts, type Fact } from '@gentle-burrow/core/records';
 import { openStore } from './start';
 import { MIGRATIONS } from './test-kit';
 

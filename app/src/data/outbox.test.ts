@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { onlineManager } from '@tanstack/react-query';
 import { forgetPhoto, keepPhoto } from './photos';
 import { drop, flush, onSent, openOutbox, outboxItems, put, type Outgoing } from './outbox';

@@ -1,5 +1,6 @@
 import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
-import type { Entry, KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core';
+import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
 import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';

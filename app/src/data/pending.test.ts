@@ -1,4 +1,4 @@
-import type { QueenFacts } from '@gentle-burrow/core';
+import type { QueenFacts } from '@gentle-burrow/core/view';
 import type { OutboxItem } from './outbox';
 import { withPending } from './pending';
 

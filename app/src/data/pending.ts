@@ -1,4 +1,5 @@
-import type { Place, QueenFacts } from '@gentle-burrow/core';
+import type { Place } from '@gentle-burrow/core/facts';
+import type { QueenFacts } from '@gentle-burrow/core/view';
 import { placeIdNow } from '@gentle-burrow/core/light';
 import type { OutboxItem, Outgoing } from './outbox';
 

@@ -1,4 +1,7 @@
-import type { Instant, KeeperSettings, Learned, QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { Instant } from '@gentle-burrow/core/quantity';
+import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 
 export interface LocalProjection {

@@ -1,5 +1,5 @@
 import type { NewQueen } from '@gentle-burrow/contract';
-import { queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core';
+import { queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 import { onlineManager } from '@tanstack/react-query';
 import { act, screen, waitFor } from '@testing-library/react';

@@ -1,5 +1,10 @@
 import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
-import type { Entry, EntryBody, KeeperSettings, Learned, Place, QueenFacts, QueenView, ShelfRow, SpeciesProfile, StockLevel, StockMove } from '@gentle-burrow/core';
+import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { StockLevel } from '@gentle-burrow/core/stock';
+import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import { byUrgency, DEFAULT_SETTINGS } from '@gentle-burrow/core/light';
 import {
   keepPreviousData,

@@ -9,6 +9,12 @@ export interface Option<T extends string> {
   hint?: string;
 }
 
+const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`;
+
+/** A closed list with its words, as options. */
+export const optionsOf = <T extends string>(list: readonly T[], words: Record<T, string>): Option<T>[] =>
+  list.map((value) => ({ value, label: capital(words[value]) }));
+
 interface ChoiceProps<T extends string> {
   /** What is chosen; read out before the options. */
   label: string;

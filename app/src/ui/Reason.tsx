@@ -1,4 +1,6 @@
-import { counted, type Criterion, type Entry } from '@gentle-burrow/core';
+import type { Criterion } from '@gentle-burrow/core/care';
+import type { Entry } from '@gentle-burrow/core/log';
+import { counted } from '@gentle-burrow/core/words';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';

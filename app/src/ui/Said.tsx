@@ -1,4 +1,4 @@
-import type { Phrase } from '@gentle-burrow/core';
+import type { Phrase } from '@gentle-burrow/core/quantity';
 import { daysText } from '@gentle-burrow/core/light';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { dayText } from './dates';

@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';
 import { isSameYear } from 'date-fns/isSameYear';
-import type { Band, Instant, Interval } from '@gentle-burrow/core';
+import type { Band, Instant, Interval } from '@gentle-burrow/core/quantity';
 
 let zone: string | null = null;
 
@@ -58,5 +58,5 @@ export function bandText({ p10, p50, p90 }: Band<Instant | null>, now = new Date
   return spanText(p10, p90, now);
 }
 
-/** For an input of type date: the local calendar day. */
-export const dayInput = (date: Date): string => format(date, 'yyyy-MM-dd');
+/** For an input of type date: the keeper's calendar day. */
+export const dayInput = (date: Date): string => format(keepers(date), 'yyyy-MM-dd');

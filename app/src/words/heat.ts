@@ -1,4 +1,4 @@
-import type { Heat } from '@gentle-burrow/core';
+import type { Heat } from '@gentle-burrow/core/care';
 
 /** What is said before a warmth is chosen; the same limits as on her page. Null where nothing needs to be said. */
 export const HEAT_WORDS: Record<Heat, string | null> = {

@@ -12,7 +12,7 @@ import type {
   PupaeIn,
   Shape,
   WetFront,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/vocabulary';
 
 /** What the closed lists of the log are called on the screen, each list once. */
 

@@ -1,4 +1,5 @@
-import { EVENT_WORDS, OUTLOOK_EVENTS, type OutlookEvent } from '@gentle-burrow/core';
+import { OUTLOOK_EVENTS, type OutlookEvent } from '@gentle-burrow/core/founding';
+import { EVENT_WORDS } from '@gentle-burrow/core/words';
 
 const byEvent = (word: (e: OutlookEvent) => string): Record<OutlookEvent, string> =>
   Object.fromEntries(OUTLOOK_EVENTS.map((e) => [e, word(e)])) as Record<OutlookEvent, string>;

@@ -1,11 +1,7 @@
-import {
-  queenView,
-  shelfRow,
-  type Instant,
-  type KeeperSettings,
-  type Learned,
-  type QueenFacts,
-} from '@gentle-burrow/core';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { Instant } from '@gentle-burrow/core/quantity';
+import { queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 
 export interface ProjectionAsk {
   id: number;

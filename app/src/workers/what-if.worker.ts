@@ -1,12 +1,7 @@
-import {
-  whatIf,
-  type Instant,
-  type KeeperSettings,
-  type Learned,
-  type QueenFacts,
-  type WhatIf,
-  type WhatIfAnswer,
-} from '@gentle-burrow/core';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { Instant } from '@gentle-burrow/core/quantity';
+import { whatIf, type QueenFacts, type WhatIf, type WhatIfAnswer } from '@gentle-burrow/core/view';
 
 export interface WhatIfAbout {
   facts: QueenFacts;

@@ -1,4 +1,4 @@
-export type { Fact } from '@gentle-burrow/core';
+export type { Fact } from '@gentle-burrow/core/records';
 
 /** Which entries of a write were new, and which had been stored before. */
 export interface Written {

@@ -1,4 +1,6 @@
-import type { Entry, SpeciesProfile, Spot, StockItem, StockMove } from '@gentle-burrow/core';
+import type { Spot, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { sql } from 'drizzle-orm';
 import {
   check,

@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Entry } from '@gentle-burrow/core';
+import type { Entry } from '@gentle-burrow/core/log';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';

@@ -1,19 +1,16 @@
 import {
   settingsSchema,
-  effectiveEntries,
-  SPECIES,
-  type Entry,
   type KeeperSettings,
-  type Lesson,
-  type LookingSchoolId,
   type Place,
-  placeIdNow,
   type Queen,
-  type QueenFacts,
   type StockItem,
   type StockMove,
   type TubeHome,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/facts';
+import { effectiveEntries, type Entry, placeIdNow } from '@gentle-burrow/core/log';
+import { SPECIES } from '@gentle-burrow/core/species';
+import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
+import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import type { Journal } from './journal';

@@ -1,5 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
-import { referencesOf, SPECIES, type Entry, type StockMove } from '@gentle-burrow/core';
+import type { StockMove } from '@gentle-burrow/core/facts';
+import { referencesOf, type Entry } from '@gentle-burrow/core/log';
+import { SPECIES } from '@gentle-burrow/core/species';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';

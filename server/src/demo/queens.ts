@@ -1,4 +1,5 @@
-import type { BodyOf, LookingSchoolId } from '@gentle-burrow/core';
+import type { BodyOf } from '@gentle-burrow/core/log';
+import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import type { Truth } from '@gentle-burrow/core/world';
 
 export type DemoPlace = 'drawer' | 'cupboard' | 'pantry' | 'winter';

@@ -1,12 +1,6 @@
-import {
-  byUrgency,
-  DEFAULT_SETTINGS,
-  entrySchema,
-  placeIdNow,
-  queenView,
-  shelfRow,
-  type QueenFacts,
-} from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import { entrySchema, placeIdNow } from '@gentle-burrow/core/log';
+import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 import type { Fact } from '../db/facts';
 import { broodOn } from '@gentle-burrow/core/world';
 import { demoFacts } from './scenario';

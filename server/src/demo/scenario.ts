@@ -1,16 +1,8 @@
-import {
-  addDays,
-  DEFAULT_SETTINGS,
-  growingHemisphere,
-  speciesProfile,
-  uniformStream,
-  type Entry,
-  type EntryBody,
-  type Instant,
-  type Place,
-  type Spot,
-  type TubeHome,
-} from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS, type Place, type Spot, type TubeHome } from '@gentle-burrow/core/facts';
+import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import { addDays, uniformStream, type Instant } from '@gentle-burrow/core/quantity';
+import { growingHemisphere } from '@gentle-burrow/core/season';
+import { speciesProfile } from '@gentle-burrow/core/species';
 import { v7 } from 'uuid';
 import type { Fact } from '../db/facts';
 import { broodOn } from '@gentle-burrow/core/world';

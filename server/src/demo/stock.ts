@@ -1,4 +1,5 @@
-import { addDays, type Instant, type StockItem, type StockMove } from '@gentle-burrow/core';
+import type { StockItem, StockMove } from '@gentle-burrow/core/facts';
+import { addDays, type Instant } from '@gentle-burrow/core/quantity';
 import { v7 } from 'uuid';
 import type { Fact } from '../db/facts';
 

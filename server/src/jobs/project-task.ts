@@ -1,14 +1,14 @@
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { Instant } from '@gentle-burrow/core/quantity';
 import {
   queenView,
   shelfRow,
   viewHoldsUntil,
-  type Instant,
-  type KeeperSettings,
-  type Learned,
   type QueenFacts,
   type QueenView,
   type ShelfRow,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/view';
 
 /** Projects some queens: the heavy part, kept off the server's event loop. */
 export interface ProjectTask {

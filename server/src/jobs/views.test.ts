@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { shelfSchema } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { openDb } from '../db/open';

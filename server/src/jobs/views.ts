@@ -1,19 +1,16 @@
+import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
+import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
+import { msOf, type Instant } from '@gentle-burrow/core/quantity';
+import { STAGES } from '@gentle-burrow/core/species';
 import {
   byUrgency,
   learnedFrom,
-  msOf,
-  STAGES,
   withoutOwn,
-  type Instant,
-  type KeeperSettings,
-  type KindEvidence,
-  type Learned,
   type Lesson,
-  type Queen,
   type QueenFacts,
   type QueenView,
   type ShelfRow,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/view';
 import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
 import type { Projector } from './pool';

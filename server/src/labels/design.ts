@@ -1,4 +1,4 @@
-import type { LabelSheet } from '@gentle-burrow/core';
+import type { LabelSheet } from '@gentle-burrow/core/labels';
 import QRCode from 'qrcode';
 import type { Faces } from './fonts';
 

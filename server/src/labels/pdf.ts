@@ -1,4 +1,4 @@
-import { placeLabels, type LabelSheet } from '@gentle-burrow/core';
+import { placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import fontkit from '@pdf-lib/fontkit';
 import { grayscale, PDFDocument, type PDFPage } from 'pdf-lib';
 import { designLabel, type LabelText } from './design';

@@ -1,4 +1,4 @@
-import { placeLabels, type LabelSheet } from '@gentle-burrow/core';
+import { placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import { designLabel, type LabelText } from './design';
 import type { Faces } from './fonts';
 

@@ -1,4 +1,6 @@
-import { dayOf, dueAt, plainText, PREPARE, planVisits, type Due, type ShelfRow } from '@gentle-burrow/core';
+import { dueAt, PREPARE, planVisits, type Due } from '@gentle-burrow/core/agenda';
+import { dayOf, plainText } from '@gentle-burrow/core/quantity';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Services } from '../app';

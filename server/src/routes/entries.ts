@@ -1,5 +1,5 @@
 import { appendedSchema, appendSchema, entriesSchema, errorSchema } from '@gentle-burrow/contract';
-import { idSchema } from '@gentle-burrow/core';
+import { idSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

@@ -1,6 +1,7 @@
 import { Readable } from 'node:stream';
 import type { FastifyInstance } from 'fastify';
-import { dayOf, type Entry } from '@gentle-burrow/core';
+import type { Entry } from '@gentle-burrow/core/log';
+import { dayOf } from '@gentle-burrow/core/quantity';
 import { z } from 'zod';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import type { Fact } from '../db/facts';

@@ -1,4 +1,5 @@
-import { msOf, type Entry } from '@gentle-burrow/core';
+import type { Entry } from '@gentle-burrow/core/log';
+import { msOf } from '@gentle-burrow/core/quantity';
 import { Refusal } from '../errors';
 
 /** Clocks of a phone and a server may differ by a little. */

@@ -1,14 +1,10 @@
 import { errorSchema } from '@gentle-burrow/contract';
-import {
-  dayOf,
-  idSchema,
-  LABEL_SHEETS,
-  ledger,
-  lookAddress,
-  speciesProfile,
-  type QueenFacts,
-  type Zone,
-} from '@gentle-burrow/core';
+import { idSchema } from '@gentle-burrow/core/facts';
+import { ledger } from '@gentle-burrow/core/founding';
+import { LABEL_SHEETS, lookAddress } from '@gentle-burrow/core/labels';
+import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
+import { speciesProfile } from '@gentle-burrow/core/species';
+import type { QueenFacts } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

@@ -1,5 +1,5 @@
 import { errorSchema, photoListSchema } from '@gentle-burrow/contract';
-import { idSchema, instantSchema } from '@gentle-burrow/core';
+import { idSchema, instantSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

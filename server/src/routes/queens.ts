@@ -6,7 +6,7 @@ import {
   queenPatchSchema,
   type QueenDetail,
 } from '@gentle-burrow/contract';
-import { idSchema, queenSchema, type Queen } from '@gentle-burrow/core';
+import { idSchema, queenSchema, type Queen } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

@@ -1,5 +1,5 @@
 import { errorSchema, placeListSchema, settingsSchema } from '@gentle-burrow/contract';
-import { idSchema, placeSchema } from '@gentle-burrow/core';
+import { idSchema, placeSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

@@ -1,12 +1,7 @@
 import { errorSchema, stockSchema } from '@gentle-burrow/contract';
-import {
-  caughtOutdoors,
-  idSchema,
-  stockItemSchema,
-  stockLevels,
-  stockMoveSchema,
-  tubesToMake,
-} from '@gentle-burrow/core';
+import { idSchema, stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
+import { caughtOutdoors } from '@gentle-burrow/core/records';
+import { stockLevels, tubesToMake } from '@gentle-burrow/core/stock';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';

@@ -1,4 +1,5 @@
-import { fillTo, tubeSchema, type FillConditions } from '@gentle-burrow/core';
+import { tubeSchema } from '@gentle-burrow/core/facts';
+import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';

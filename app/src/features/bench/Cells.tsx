@@ -1,10 +1,7 @@
-import {
-  FOUNDING_CELLS,
-  LOOKING_SCHOOLS,
-  provenanceText,
-  rewetting,
-  type LookingSchoolId,
-} from '@gentle-burrow/core';
+import { LOOKING_SCHOOLS } from '@gentle-burrow/core/care';
+import { provenanceText } from '@gentle-burrow/core/species';
+import { FOUNDING_CELLS, rewetting } from '@gentle-burrow/core/tube';
+import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';

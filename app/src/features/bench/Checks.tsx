@@ -1,4 +1,4 @@
-import { HYGIENE, SUBSTRATE, WATER_SOURCES } from '@gentle-burrow/core';
+import { HYGIENE, SUBSTRATE, WATER_SOURCES } from '@gentle-burrow/core/tube';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '@/theme/tokens';

@@ -1,12 +1,7 @@
-import {
-  FILL_SCHOOLS,
-  fillOf,
-  InputError,
-  type Fill,
-  type FillConditions,
-  type SpeciesProfile,
-  type TubeHome,
-} from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import { InputError } from '@gentle-burrow/core/quantity';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import { FILL_SCHOOLS, fillOf, type Fill, type FillConditions } from '@gentle-burrow/core/tube';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';

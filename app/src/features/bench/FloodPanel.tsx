@@ -1,4 +1,5 @@
-import { DROP_ML, dropsOf, floodMl, safeStepC, type TubeHome, tubeVolumeMl } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import { DROP_ML, dropsOf, floodMl, safeStepC, tubeVolumeMl } from '@gentle-burrow/core/tube';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';

@@ -1,4 +1,4 @@
-import { PLUG_SIGNS, type PlugSign } from '@gentle-burrow/core';
+import { PLUG_SIGNS, type PlugSign } from '@gentle-burrow/core/tube';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { jitter } from '@/features/tube/anatomy';

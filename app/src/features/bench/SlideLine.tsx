@@ -1,4 +1,5 @@
-import type { SpeciesProfile, TubeHome } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { View } from 'react-native';
 import { DragLine } from '@/features/tube/DragLine';
 import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';

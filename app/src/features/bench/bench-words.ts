@@ -1,4 +1,4 @@
-import type { Fill } from '@gentle-burrow/core';
+import type { Fill } from '@gentle-burrow/core/tube';
 import { lengthText } from '@/ui/units';
 
 const MONTH_DAYS = 30.44;

@@ -1,4 +1,4 @@
-import type { StockLevel } from '@gentle-burrow/core';
+import type { StockLevel } from '@gentle-burrow/core/stock';
 import { COMMON_TUBES } from '@/features/intake/tubes';
 
 export interface TubeSize {

@@ -1,4 +1,7 @@
-import { compare, daysBetween, LOOKING_SCHOOLS, type CohortGroup, type ShelfRow } from '@gentle-burrow/core';
+import { LOOKING_SCHOOLS } from '@gentle-burrow/core/care';
+import { compare, type CohortGroup } from '@gentle-burrow/core/cohort';
+import { daysBetween } from '@gentle-burrow/core/quantity';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useSettings, useShelf, useSpecies } from '@/data/queries';

@@ -1,4 +1,4 @@
-import type { CohortGroup } from '@gentle-burrow/core';
+import type { CohortGroup } from '@gentle-burrow/core/cohort';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';

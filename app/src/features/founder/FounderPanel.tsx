@@ -3,7 +3,7 @@ import {
   type FounderBelief,
   type FounderCourse,
   type FounderEvidence,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/founding';
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';

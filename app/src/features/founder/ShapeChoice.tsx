@@ -1,4 +1,4 @@
-import { SHAPES } from '@gentle-burrow/core';
+import { SHAPES } from '@gentle-burrow/core/vocabulary';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';

@@ -1,5 +1,5 @@
 import Svg, { Path } from 'react-native-svg';
-import type { BodyOf } from '@gentle-burrow/core';
+import type { BodyOf } from '@gentle-burrow/core/log';
 import { ellipsePath } from '@/features/tube/paths';
 import { useBurrow } from '@/theme/theme';
 

@@ -1,4 +1,5 @@
-import type { FounderType, SpeciesBelief, SpeciesProfile } from '@gentle-burrow/core';
+import type { SpeciesBelief } from '@gentle-burrow/core/log';
+import type { FounderType, SpeciesProfile } from '@gentle-burrow/core/species';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, IconButton, RadioButton } from 'react-native-paper';

@@ -1,4 +1,4 @@
-import { founderBelief } from '@gentle-burrow/core';
+import { founderBelief } from '@gentle-burrow/core/founding';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { QueenPage } from '@/features/queen/QueenPage';
 import { drop, outboxItems } from '@/data/outbox';
@@ -57,7 +57,7 @@ test('named anew with shares; the log says so', async () => {
   const server = new PretendServer([queen]);
   show(<QueenPage id={queen.queen.id} />);
   await screen.findByRole('heading', { name: 'What kind of founder is she?' });
-  press(/Name her anew/);
+  press(/Change species/);
   fireEvent.click(await screen.findByRole('radio', { name: /Messor structor/ }));
   press('Keep this name');
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));

@@ -1,4 +1,6 @@
-import { FINDING_ADVICE, FINDINGS, type BodyOf } from '@gentle-burrow/core';
+import { FINDING_ADVICE } from '@gentle-burrow/core/care';
+import type { BodyOf } from '@gentle-burrow/core/log';
+import { FINDINGS } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
 import { Tick } from '@/ui/Tick';

@@ -1,4 +1,4 @@
-import type { Place } from '@gentle-burrow/core';
+import type { Place } from '@gentle-burrow/core/facts';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

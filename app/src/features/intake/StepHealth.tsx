@@ -1,4 +1,4 @@
-import { QUARANTINE_DAYS } from '@gentle-burrow/core';
+import { QUARANTINE_DAYS } from '@gentle-burrow/core/care';
 import { Controller, useFormContext } from 'react-hook-form';
 import { Choice } from '@/ui/Choice';
 import { Fault } from '@/ui/fields';

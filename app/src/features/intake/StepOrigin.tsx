@@ -1,4 +1,4 @@
-import { MILESTONES, type Milestone } from '@gentle-burrow/core';
+import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
 import { useState } from 'react';
 import { Controller, useFormContext, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';

@@ -1,4 +1,5 @@
-import { steadiness, type Place } from '@gentle-burrow/core';
+import { steadiness } from '@gentle-burrow/core/care';
+import type { Place } from '@gentle-burrow/core/facts';
 import { Controller, useFormContext } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Steady } from '@/features/place/Steady';

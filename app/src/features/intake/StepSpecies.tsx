@@ -1,4 +1,5 @@
-import { founderBelief, provenanceText, speciesWeights, type FounderEvidence } from '@gentle-burrow/core';
+import { founderBelief, type FounderEvidence } from '@gentle-burrow/core/founding';
+import { provenanceText, speciesWeights } from '@gentle-burrow/core/species';
 import { useFormContext } from 'react-hook-form';
 import { useSpecies } from '@/data/queries';
 import { FounderPanel } from '@/features/founder/FounderPanel';

@@ -1,4 +1,5 @@
-import { fillTo, tubeSchema, type FillConditions, type Place, type TubeHome } from '@gentle-burrow/core';
+import { tubeSchema, type Place, type TubeHome } from '@gentle-burrow/core/facts';
+import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useFormContext } from 'react-hook-form';

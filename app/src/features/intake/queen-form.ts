@@ -1,21 +1,16 @@
+import { FINDING_ADVICE, QUARANTINE_DAYS } from '@gentle-burrow/core/care';
 import {
-  coordinatesSchema,
   countSchema,
-  FINDING_ADVICE,
-  FINDINGS,
-  FOUND_HOW,
   idSchema,
   placeSchema,
   queenSchema,
-  QUARANTINE_DAYS,
-  SHAPES,
-  speciesBeliefSchema,
   tubeSchema,
   type Count,
-  type Entry,
   type Place,
   type StockMove,
-} from '@gentle-burrow/core';
+} from '@gentle-burrow/core/facts';
+import { coordinatesSchema, speciesBeliefSchema, type Entry } from '@gentle-burrow/core/log';
+import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { z } from 'zod';

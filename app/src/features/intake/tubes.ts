@@ -1,4 +1,4 @@
-import type { TubeHome } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
 
 /** Tubes in common use, mm (common practice, no source). */
 export const COMMON_TUBES = [

@@ -1,4 +1,4 @@
-import { LABEL_SHEETS } from '@gentle-burrow/core';
+import { LABEL_SHEETS } from '@gentle-burrow/core/labels';
 import { useState } from 'react';
 import { Image, Linking, StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';

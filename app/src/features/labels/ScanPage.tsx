@@ -1,4 +1,4 @@
-import { queenOfAddress } from '@gentle-burrow/core';
+import { queenOfAddress } from '@gentle-burrow/core/labels';
 import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,4 +1,4 @@
-import type { BodyOf, KindName } from '@gentle-burrow/core';
+import type { BodyOf, KindName } from '@gentle-burrow/core/log';
 
 /** Names of things that an entry refers to by id. */
 export interface Names {
@@ -10,6 +10,8 @@ export interface Names {
 export interface KindView<K extends KindName> {
   /** As a heading of its line. */
   title: string;
+  /** Name of a picture that goes with the title. */
+  icon: string;
   /** What it says, in one line. */
   words(body: BodyOf<K>, names: Names): string;
 }

@@ -1,4 +1,4 @@
-import { KIND_NAMES, type EntryBody } from '@gentle-burrow/core';
+import { KIND_NAMES, type EntryBody } from '@gentle-burrow/core/log';
 import { SAMPLES } from '@gentle-burrow/core/world';
 import { drop, outboxItems, put } from '@/data/outbox';
 import { entryWords, kindTitle } from './kind-views';

@@ -1,15 +1,15 @@
-import { feed } from './kinds/feed';
-import { health } from './kinds/health';
-import { identify } from './kinds/identify';
-import { intake } from './kinds/intake';
-import { knock } from './kinds/knock';
-import { look } from './kinds/look';
-import { loss } from './kinds/loss';
-import { move } from './kinds/move';
-import { note } from './kinds/note';
-import { rest } from './kinds/rest';
-import { sign } from './kinds/sign';
-import type { EntryBody, KindName } from '@gentle-burrow/core';
+import { feed } from './kinds/feed/view';
+import { health } from './kinds/health/view';
+import { identify } from './kinds/identify/view';
+import { intake } from './kinds/intake/view';
+import { knock } from './kinds/knock/view';
+import { look } from './kinds/look/view';
+import { loss } from './kinds/loss/view';
+import { move } from './kinds/move/view';
+import { note } from './kinds/note/view';
+import { rest } from './kinds/rest/view';
+import { sign } from './kinds/sign/view';
+import type { EntryBody, KindName } from '@gentle-burrow/core/log';
 import type { KindView, Names } from './kind-view';
 
 export type { Names } from './kind-view';
@@ -30,6 +30,8 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;
+
+export const kindIcon = (kind: KindName): string => KIND_VIEWS[kind].icon;
 
 /** An entry in one line. */
 export const entryWords = (body: EntryBody, names: Names = {}): string =>

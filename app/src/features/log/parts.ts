@@ -1,4 +1,9 @@
-import { countText, FINDING_ADVICE, MILESTONES, type BodyOf, type Finding } from '@gentle-burrow/core';
+import type { ShownQueen } from '@/data/queries';
+import { FINDING_ADVICE } from '@gentle-burrow/core/care';
+import type { BodyOf } from '@gentle-burrow/core/log';
+import { countText } from '@gentle-burrow/core/quantity';
+import { MILESTONES } from '@gentle-burrow/core/species';
+import type { Finding } from '@gentle-burrow/core/vocabulary';
 
 type Counted = Pick<BodyOf<'look'>, 'eggs' | 'larvae' | 'pupae' | 'workers'>;
 
@@ -12,3 +17,9 @@ export const findingWords = (findings: readonly Finding[]): string =>
     : FINDING_ADVICE.filter((a) => findings.includes(a.id))
         .map((a) => a.name.toLowerCase())
         .join(', ');
+
+/** Whether a count has found workers with her. */
+export const mayHaveWorkers = ({ view }: ShownQueen): boolean => {
+  const { workers } = view.ledger.counts;
+  return workers !== null && workers.range.high !== 0;
+};

@@ -1,4 +1,5 @@
-import { countText, type Count } from '@gentle-burrow/core';
+import type { Count } from '@gentle-burrow/core/facts';
+import { countText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';

@@ -1,10 +1,6 @@
-import {
-  countText,
-  MILESTONES,
-  type Milestone,
-  type SpeciesProfile,
-  type TubeHome,
-} from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import { countText } from '@gentle-burrow/core/quantity';
+import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { Pressable, StyleSheet, View, type PointerEvent } from 'react-native';
 import { lensView } from '@/features/queen/HerTube';
 import { anatomyOf, PILE_AT } from '@/features/tube/anatomy';

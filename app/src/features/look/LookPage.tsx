@@ -1,4 +1,6 @@
-import { effectiveEntries, reckonedLineMm, type BodyOf, type Milestone } from '@gentle-burrow/core';
+import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
+import type { Milestone } from '@gentle-burrow/core/species';
+import { reckonedLineMm } from '@gentle-burrow/core/tube';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -6,16 +8,18 @@ import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
-import { dayInput, nearText } from '@/ui/dates';
+import { nearText } from '@/ui/dates';
 import { useDraft } from '@/ui/drafts';
-import { DateField, Fault, TextField } from '@/ui/fields';
+import { Fault, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { When } from '@/features/log/When';
+import { momentOf } from '@/features/log/when';
 import { CountPad } from './CountPad';
-import { draftOf, EMPTY_LOOK, faultsOf, lookBody, momentOf, type LookDraft } from './look-draft';
+import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
 
@@ -57,12 +61,6 @@ const SEEN = [
   { value: 'seen', label: 'I saw her' },
   { value: 'not-seen', label: 'Not seen' },
 ] as const;
-const DAYS = [
-  { value: 'today', label: 'Now' },
-  { value: 'yesterday', label: 'Yesterday' },
-  { value: 'other', label: 'Another day' },
-] as const;
-
 interface LookFormProps {
   shown: ShownQueen;
   amended: (BodyOf<'look'> & { id: string }) | null;
@@ -84,8 +82,6 @@ function LookForm({ shown, amended }: LookFormProps) {
   const intakeAt = view.ledger.intake?.at ?? queen.createdAt;
   const faults = faultsOf(draft, now, intakeAt);
   const shownFaults = tried ? faults : {};
-  const yesterday = dayInput(new Date(now.getTime() - 86_400_000));
-  const when = draft.day === null ? 'today' : draft.otherDay ? 'other' : 'yesterday';
   const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
     change({ counts: { ...draft.counts, [m]: count } });
 
@@ -153,29 +149,14 @@ function LookForm({ shown, amended }: LookFormProps) {
           </Words>
         </Caution>
       ) : null}
-      {amended ? null : (
-        <Choice
-          label="When"
-          options={DAYS}
-          value={when}
-          onChange={(v) =>
-            change({
-              day: v === 'today' ? null : v === 'yesterday' ? yesterday : (draft.day ?? yesterday),
-              otherDay: v === 'other',
-            })
-          }
-        />
-      )}
-      {when === 'other' ? (
-        <DateField
-          label="Day of the look"
-          value={draft.day ?? ''}
-          min={dayInput(new Date(intakeAt))}
-          max={dayInput(now)}
-          onChange={(day) => change({ day })}
-          fault={faults.day}
-        />
-      ) : null}
+      <When
+        label="Day of the look"
+        value={draft}
+        intakeAt={intakeAt}
+        amends={amended !== null}
+        fault={faults.day}
+        onChange={change}
+      />
       <LookDrawing
         tube={tube}
         profile={profile}

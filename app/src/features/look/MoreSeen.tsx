@@ -1,4 +1,4 @@
-import { countText } from '@gentle-burrow/core';
+import { countText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { PhotoPicker } from '@/features/photos/PhotoPicker';

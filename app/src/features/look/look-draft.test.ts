@@ -1,15 +1,6 @@
-import { lookSchema } from '@gentle-burrow/core';
-import {
-  draftOf,
-  EMPTY_LOOK,
-  faultsOf,
-  lookBody,
-  LOTS,
-  momentOf,
-  SOME,
-  tapNumber,
-  type LookDraft,
-} from './look-draft';
+import { lookSchema } from '@gentle-burrow/core/log';
+import { draftOf, EMPTY_LOOK, faultsOf, lookBody, LOTS, SOME, tapNumber, type LookDraft } from './look-draft';
+import { momentOf } from '@/features/log/when';
 
 const NOW = new Date('2026-06-10T15:00:00');
 const INTAKE = new Date('2026-06-01T21:30:00').toISOString();
@@ -30,22 +21,6 @@ describe('tapping numbers', () => {
   });
   test('a count that was there before is replaced by the first tap', () => {
     expect(tapNumber({ low: 5, high: 5 }, 50, false)).toEqual({ low: 50, high: 50 });
-  });
-});
-
-describe('the moment of a look', () => {
-  test('now, or the evening of another day', () => {
-    expect(momentOf(null, NOW, INTAKE)).toBe(NOW.toISOString());
-    expect(momentOf('2026-06-10', NOW, INTAKE)).toBe(NOW.toISOString());
-    expect(momentOf('2026-06-05', NOW, INTAKE)).toBe(new Date('2026-06-05T20:00:00').toISOString());
-  });
-  test('on the day of intake never before it', () => {
-    expect(momentOf('2026-06-01', NOW, INTAKE) > INTAKE).toBe(true);
-  });
-  test('an amended look keeps its hour while its day stays', () => {
-    const was = new Date('2026-06-05T07:12:00').toISOString();
-    expect(momentOf('2026-06-05', NOW, INTAKE, was)).toBe(was);
-    expect(momentOf('2026-06-06', NOW, INTAKE, was)).not.toBe(was);
   });
 });
 

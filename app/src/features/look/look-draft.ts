@@ -1,25 +1,16 @@
-import {
-  CASTES,
-  MILESTONES,
-  msOf,
-  WORD_COUNTS,
-  type BodyOf,
-  type Count,
-  type Instant,
-  type Milestone,
-} from '@gentle-burrow/core';
-import { dayInput } from '@/ui/dates';
+import type { Count } from '@gentle-burrow/core/facts';
+import type { BodyOf } from '@gentle-burrow/core/log';
+import { WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
+import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
+import { CASTES } from '@gentle-burrow/core/vocabulary';
+import { dayFault, NOW, whenOf, type WhenDraft } from '@/features/log/when';
 
 /** What a look may count besides the four stages. */
 export const EXTRAS = [...CASTES, 'deadWorkers'] as const;
 export type Extra = (typeof EXTRAS)[number];
 
 /** A look as it is being written down. Null: not noted. */
-export interface LookDraft {
-  /** Local calendar day; null for now. */
-  day: string | null;
-  /** The day is chosen from the calendar. */
-  otherDay: boolean;
+export interface LookDraft extends WhenDraft {
   queen: 'seen' | 'not-seen' | null;
   queenAtMm: number | null;
   counts: Record<Milestone, Count | null>;
@@ -36,8 +27,7 @@ export interface LookDraft {
 }
 
 export const EMPTY_LOOK: LookDraft = {
-  day: null,
-  otherDay: false,
+  ...NOW,
   queen: null,
   queenAtMm: null,
   counts: { eggs: null, larvae: null, pupae: null, workers: null },
@@ -53,8 +43,7 @@ export const EMPTY_LOOK: LookDraft = {
 
 export function draftOf(look: BodyOf<'look'>): LookDraft {
   return {
-    day: dayInput(new Date(look.at)),
-    otherDay: true,
+    ...whenOf(look.at),
     queen: look.queen ?? null,
     queenAtMm: look.queenAtMm ?? null,
     counts: {
@@ -80,32 +69,11 @@ export interface LookFaults {
   all?: string;
 }
 
-/**
- * The moment of a look: now for today, the evening of another day, never before she was taken in on that same day.
- * @param sameDayAs keeps the time of an entry that is being amended while its day stays the same
- */
-export function momentOf(day: string | null, now: Date, intakeAt: Instant, sameDayAs?: Instant): Instant {
-  if (sameDayAs && day === dayInput(new Date(sameDayAs))) return sameDayAs;
-  if (day === null || day === dayInput(now)) return now.toISOString();
-  const evening = new Date(`${day}T20:00:00`);
-  const onIntakeDay = day === dayInput(new Date(intakeAt));
-  return onIntakeDay && evening.getTime() <= msOf(intakeAt)
-    ? new Date(msOf(intakeAt) + 60_000).toISOString()
-    : evening.toISOString();
-}
-
 /** What is wrong with the draft, each a sentence that says how to mend it. */
 export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFaults {
   const faults: LookFaults = {};
-  if (draft.day !== null) {
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(draft.day))
-      faults.day = 'The day is not complete. Choose day, month and year.';
-    else if (draft.day > dayInput(now))
-      faults.day = 'That day is still to come. Choose today or an earlier day.';
-    else if (draft.day < dayInput(new Date(intakeAt))) {
-      faults.day = `She was taken in on ${dayInput(new Date(intakeAt))}. Choose that day or a later one.`;
-    }
-  }
+  const wrong = dayFault(draft.day, now, intakeAt);
+  if (wrong) faults.day = wrong;
   const counts: LookFaults['counts'] = {};
   for (const m of [...MILESTONES, ...EXTRAS]) {
     const c = { ...draft.counts, ...draft.extras }[m];

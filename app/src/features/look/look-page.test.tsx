@@ -1,4 +1,4 @@
-import type { EntryBody } from '@gentle-burrow/core';
+import type { EntryBody } from '@gentle-burrow/core/log';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';

@@ -1,4 +1,5 @@
-import { effectiveEntries, type Instant } from '@gentle-burrow/core';
+import { effectiveEntries } from '@gentle-burrow/core/log';
+import type { Instant } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';

@@ -1,4 +1,6 @@
-import { HEAT_SOURCES, placeSchema, steadiness, type Place, type Spot } from '@gentle-burrow/core';
+import { steadiness } from '@gentle-burrow/core/care';
+import { placeSchema, type Place, type Spot } from '@gentle-burrow/core/facts';
+import { HEAT_SOURCES } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';

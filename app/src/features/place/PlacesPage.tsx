@@ -1,4 +1,5 @@
-import { steadiness, type Place } from '@gentle-burrow/core';
+import { steadiness } from '@gentle-burrow/core/care';
+import type { Place } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';

@@ -1,4 +1,4 @@
-import type { Steadiness } from '@gentle-burrow/core';
+import type { Steadiness } from '@gentle-burrow/core/care';
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';

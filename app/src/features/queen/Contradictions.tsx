@@ -1,4 +1,5 @@
-import { effectiveEntries, type Contradiction, type EntryBody, type Reading } from '@gentle-burrow/core';
+import type { Contradiction, Reading } from '@gentle-burrow/core/founding';
+import { effectiveEntries, type EntryBody } from '@gentle-burrow/core/log';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

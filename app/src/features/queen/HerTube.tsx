@@ -1,11 +1,6 @@
-import {
-  countText,
-  MILESTONES,
-  type Instant,
-  type LastCount,
-  type Milestone,
-  type SpeciesProfile,
-} from '@gentle-burrow/core';
+import type { LastCount } from '@gentle-burrow/core/founding';
+import { countText, type Instant } from '@gentle-burrow/core/quantity';
+import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { anatomyOf } from '@/features/tube/anatomy';

@@ -1,15 +1,17 @@
-import { effectiveEntries, type EffectiveEntry, type EntryBody } from '@gentle-burrow/core';
+import { effectiveEntries, type EffectiveEntry, type EntryBody } from '@gentle-burrow/core/log';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { Button, Icon, IconButton } from 'react-native-paper';
 import { amendEntry, usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { entryWords, kindTitle, type Names } from '@/features/log/kind-views';
+import { hasForm } from '@/features/log/kind-forms';
+import { entryWords, kindIcon, kindTitle, type Names } from '@/features/log/kind-views';
+import { WriteEntry } from '@/features/log/WriteEntry';
 
 const FIRST = 8;
 
@@ -22,7 +24,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
     <View>
       <View role="list">
         {some.map((item) => (
-          <LogLine key={item.original.id} item={item} queenId={shown.facts.queen.id} />
+          <LogLine key={item.original.id} item={item} shown={shown} />
         ))}
       </View>
       {items.length > some.length ? (
@@ -39,8 +41,10 @@ const bodyOf = (e: NonNullable<EffectiveEntry['entry']>): EntryBody => {
   return body as EntryBody;
 };
 
-function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
+function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
   const p = useBurrow();
+  const queenId = shown.facts.queen.id;
+  const [open, setOpen] = useState(false);
   const { entry, original, amendment } = item;
   const body = bodyOf(entry ?? original);
   const [species, places] = [useSpecies(), usePlaces()];
@@ -57,46 +61,64 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
     const a = await amendEntry(queenId, amendment.id, null);
     offerUndo('Restored.', () => amendEntry(queenId, a.id, null));
   };
+  const amend = () => {
+    if (body.kind === 'look') router.navigate(`/queens/${queenId}/look?amend=${original.id}` as never);
+    else setOpen(!open);
+  };
   const title = `${kindTitle(body.kind)}, ${dayText(body.at)}`;
   return (
-    <View role="listitem" style={[styles.line, { borderBottomColor: p.rule }]}>
-      <View style={styles.words}>
-        <Words kind="smallBold">{title}</Words>
-        <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
-          {entryWords(body, names)}
-        </Words>
-        {entry === null ? (
-          <Words kind="small" soft>
-            Withdrawn; it counts for nothing.
+    <View role="listitem" style={{ borderBottomColor: p.rule, borderBottomWidth: 1 }}>
+      <View style={styles.line}>
+        <View aria-hidden style={styles.icon}>
+          <Icon source={kindIcon(body.kind)} size={20} color={p.inkSoft} />
+        </View>
+        <View style={styles.words}>
+          <Words kind="smallBold">{title}</Words>
+          <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
+            {entryWords(body, names)}
           </Words>
-        ) : amendment ? (
-          <Words kind="small" soft>
-            {`Amended ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
-          </Words>
+          {entry === null ? (
+            <Words kind="small" soft>
+              Withdrawn; it counts for nothing.
+            </Words>
+          ) : amendment ? (
+            <Words kind="small" soft>
+              {`Amended ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
+            </Words>
+          ) : null}
+        </View>
+        {amendment ? (
+          <IconButton
+            icon="undo"
+            size={20}
+            accessibilityLabel={`Undo the change of: ${title}`}
+            onPress={() => void restore()}
+          />
+        ) : null}
+        {entry && entry.kind !== 'intake' ? (
+          <IconButton
+            icon="pencil-outline"
+            size={20}
+            accessibilityLabel={`Amend: ${title}`}
+            aria-expanded={hasForm(entry.kind) ? open : undefined}
+            onPress={amend}
+          />
+        ) : null}
+        {entry && entry.kind !== 'intake' ? (
+          <IconButton
+            icon="close"
+            size={20}
+            accessibilityLabel={`Withdraw: ${title}`}
+            onPress={() => void withdraw()}
+          />
         ) : null}
       </View>
-      {amendment ? (
-        <IconButton
-          icon="undo"
-          size={20}
-          accessibilityLabel={`Undo the change of: ${title}`}
-          onPress={() => void restore()}
-        />
-      ) : null}
-      {entry?.kind === 'look' ? (
-        <IconButton
-          icon="pencil-outline"
-          size={20}
-          accessibilityLabel={`Amend: ${title}`}
-          onPress={() => router.navigate(`/queens/${queenId}/look?amend=${original.id}` as never)}
-        />
-      ) : null}
-      {entry && entry.kind !== 'intake' ? (
-        <IconButton
-          icon="close"
-          size={20}
-          accessibilityLabel={`Withdraw: ${title}`}
-          onPress={() => void withdraw()}
+      {open && entry && hasForm(entry.kind) ? (
+        <WriteEntry
+          shown={shown}
+          kind={entry.kind}
+          amends={{ id: original.id, body: body as never }}
+          onDone={() => setOpen(false)}
         />
       ) : null}
     </View>
@@ -104,7 +126,8 @@ function LogLine({ item, queenId }: { item: EffectiveEntry; queenId: string }) {
 }
 
 const styles = StyleSheet.create({
-  line: { flexDirection: 'row', alignItems: 'flex-start', paddingVertical: SPACE.s, borderBottomWidth: 1 },
+  line: { flexDirection: 'row', alignItems: 'flex-start', paddingVertical: SPACE.s },
+  icon: { paddingTop: 2, paddingRight: SPACE.s },
   words: { flex: 1, gap: 2 },
   gone: { textDecorationLine: 'line-through' },
 });

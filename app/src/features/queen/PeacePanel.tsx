@@ -1,4 +1,7 @@
-import { counted, type Outlook, type Peace, type Reservoir } from '@gentle-burrow/core';
+import type { Peace } from '@gentle-burrow/core/care';
+import type { Outlook } from '@gentle-burrow/core/founding';
+import type { Reservoir } from '@gentle-burrow/core/tube';
+import { counted } from '@gentle-burrow/core/words';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';

@@ -1,4 +1,4 @@
-import { learnedProfile } from '@gentle-burrow/core';
+import { learnedProfile } from '@gentle-burrow/core/founding';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -14,6 +14,7 @@ import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { Deeds } from '@/features/log/Deeds';
 import { HerFounder } from '@/features/founder/HerFounder';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
@@ -22,7 +23,6 @@ import { PeacePanel } from './PeacePanel';
 import { Contradictions } from './Contradictions';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
-import { LossAndCare } from './LossAndCare';
 import { StageChart } from './StageChart';
 import { Verdicts } from './Verdicts';
 import { SaysWho } from './SaysWho';
@@ -121,7 +121,11 @@ function Queen({ shown }: { shown: ShownQueen }) {
         </Sheet>
       ) : null}
       {view.ledger.loss ? null : <HerFounder shown={shown} />}
-      {isGone(shown) ? null : <LossAndCare shown={shown} />}
+      {isGone(shown) ? null : (
+        <Sheet tight>
+          <Deeds shown={shown} kinds={CARE} />
+        </Sheet>
+      )}
       <Sheet>
         <Words kind="heading" level={2}>
           Her log
@@ -132,6 +136,9 @@ function Queen({ shown }: { shown: ShownQueen }) {
     </>
   );
 }
+
+/** What is written of her care, the likeliest first. */
+const CARE = ['feed', 'note', 'move', 'knock', 'health', 'loss'] as const;
 
 /** Dead or away; a colony that lives on without her is not. */
 const isGone = ({ view }: ShownQueen): boolean => view.ledger.loss !== null && !view.ledger.loss.orphans;

@@ -1,4 +1,4 @@
-import { provenanceText, STAGES, type Provenance, type SpeciesProfile } from '@gentle-burrow/core';
+import { provenanceText, STAGES, type Provenance, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';

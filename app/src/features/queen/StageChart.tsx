@@ -1,4 +1,6 @@
-import { msOf, OUTLOOK_EVENTS, type QueenFacts, type QueenView } from '@gentle-burrow/core';
+import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
+import { msOf } from '@gentle-burrow/core/quantity';
+import type { QueenFacts, QueenView } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';

@@ -1,4 +1,5 @@
-import type { Entry, Verdict } from '@gentle-burrow/core';
+import type { Verdict } from '@gentle-burrow/core/care';
+import type { Entry } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';

@@ -1,4 +1,4 @@
-import type { EntryBody } from '@gentle-burrow/core';
+import type { EntryBody } from '@gentle-burrow/core/log';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import { undoLast } from '@/ui/undo';
@@ -107,7 +107,7 @@ test('a feed is written with what became of it', async () => {
   await press('Feed');
   const keep = screen.getByRole('button', { name: 'Keep this feed' });
   expect(keep.getAttribute('aria-disabled')).toBe('true');
-  fireEvent.click(screen.getByRole('radio', { name: 'Both' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Sugar and protein' }));
   fireEvent.click(screen.getByRole('radio', { name: 'Left' }));
   await press('Keep this feed');
   await waitFor(() =>
@@ -118,11 +118,11 @@ test('a feed is written with what became of it', async () => {
 test('a loss warns against release, and an unknown cause is taken', async () => {
   const { server } = await page([look(20, 0)]);
   await press('Loss');
-  fireEvent.click(screen.getByRole('radio', { name: 'She died' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Died' }));
   expect(
     within(screen.getByRole('radiogroup', { name: 'Cause' })).getByRole('radio', { checked: true })
       .textContent,
-  ).toBe('cause unknown');
+  ).toBe('Cause unknown');
   expect(screen.getByText(/never released, not even native ones/)).toBeTruthy();
   await press('Keep this loss');
   await waitFor(() =>
@@ -162,9 +162,9 @@ test('a queen whom nobody knows is said so, with a way to try again', async () =
 test('a queen who dies with workers leaves a colony that goes on, and the cause may be a guess', async () => {
   const { server } = await page([look(30, 4), look(6, 0, { workers: { low: 6, high: 6 } })], 80);
   await press('Loss');
-  fireEvent.click(screen.getByRole('radio', { name: 'She died' }));
-  fireEvent.click(screen.getByRole('radio', { name: 'mould' }));
-  fireEvent.click(screen.getByRole('radio', { name: 'a guess' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Died' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Mould' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'A guess' }));
   const goesOn = screen.getByRole('checkbox', { name: 'Her workers and brood live on here' });
   expect(goesOn.getAttribute('aria-checked')).toBe('true');
   await press('Keep this loss');

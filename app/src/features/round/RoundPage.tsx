@@ -1,4 +1,5 @@
-import type { Milestone, ShelfRow } from '@gentle-burrow/core';
+import type { Milestone } from '@gentle-burrow/core/species';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,4 +1,5 @@
-import { shelfRow, queenView, type EntryBody, type Entry } from '@gentle-burrow/core';
+import type { EntryBody, Entry } from '@gentle-burrow/core/log';
+import { shelfRow, queenView } from '@gentle-burrow/core/view';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';

@@ -1,11 +1,8 @@
-import {
-  MILESTONES,
-  type BodyOf,
-  type Instant,
-  type OutlookEvent,
-  type QueenView,
-  type ShelfRow,
-} from '@gentle-burrow/core';
+import type { OutlookEvent } from '@gentle-burrow/core/founding';
+import type { BodyOf } from '@gentle-burrow/core/log';
+import type { Instant } from '@gentle-burrow/core/quantity';
+import { MILESTONES } from '@gentle-burrow/core/species';
+import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import { AWAITED } from '@/words/stages';
 
 /** What became of one tube in this round. */

@@ -1,10 +1,6 @@
-import {
-  LOOKING_SCHOOLS,
-  NEST_SCHOOLS,
-  SPACE_SCHOOLS,
-  type KeeperSettings,
-  type PlaceChoice,
-} from '@gentle-burrow/core';
+import { LOOKING_SCHOOLS, NEST_SCHOOLS, SPACE_SCHOOLS } from '@gentle-burrow/core/care';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import type { PlaceChoice } from '@gentle-burrow/core/records';
 import { useState } from 'react';
 import { Linking, StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';

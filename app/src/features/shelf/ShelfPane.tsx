@@ -1,4 +1,4 @@
-import type { ShelfRow } from '@gentle-burrow/core';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,4 +1,5 @@
-import type { ShelfRow, SpeciesProfile } from '@gentle-burrow/core';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';

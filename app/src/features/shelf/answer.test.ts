@@ -1,4 +1,4 @@
-import type { ShelfRow } from '@gentle-burrow/core';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { answer } from './ShelfPane';
 
 const row = (pressure: ShelfRow['pressure'], restUntil: string | null = null, lost = false): ShelfRow =>

@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, type EntryBody } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import type { EntryBody } from '@gentle-burrow/core/log';
 import { onlineManager } from '@tanstack/react-query';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { drop, outboxItems, put } from '@/data/outbox';

@@ -1,10 +1,6 @@
-import {
-  STOCK_KINDS,
-  stockItemSchema,
-  type StockItem,
-  type StockLevel,
-  type StockMove,
-} from '@gentle-burrow/core';
+import { stockItemSchema, type StockItem, type StockMove } from '@gentle-burrow/core/facts';
+import type { StockLevel } from '@gentle-burrow/core/stock';
+import { STOCK_KINDS } from '@gentle-burrow/core/vocabulary';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';

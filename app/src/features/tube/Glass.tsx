@@ -1,4 +1,4 @@
-import type { TubeHome } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
 import { G, Line, Path, Rect } from 'react-native-svg';
 import type { Palette } from '@/theme/tokens';
 import { jitter, type Anatomy } from './anatomy';

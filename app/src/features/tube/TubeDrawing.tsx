@@ -1,4 +1,5 @@
-import type { Milestone, SpeciesProfile, TubeHome } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import type { Milestone, SpeciesProfile } from '@gentle-burrow/core/species';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';

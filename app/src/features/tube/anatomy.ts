@@ -1,4 +1,6 @@
-import type { CountRange, Milestone, TubeHome } from '@gentle-burrow/core';
+import type { TubeHome } from '@gentle-burrow/core/facts';
+import type { CountRange } from '@gentle-burrow/core/quantity';
+import type { Milestone } from '@gentle-burrow/core/species';
 import { countText } from '@gentle-burrow/core/light';
 
 /** Where things are in a tube, mm from the closed end. */

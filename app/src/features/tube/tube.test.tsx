@@ -1,4 +1,4 @@
-import { speciesProfile } from '@gentle-burrow/core';
+import { speciesProfile } from '@gentle-burrow/core/species';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
 import { SAMPLE_TUBE } from '@/features/intake/tubes';

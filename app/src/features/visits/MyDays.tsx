@@ -1,4 +1,4 @@
-import type { KeeperSettings } from '@gentle-burrow/core';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';

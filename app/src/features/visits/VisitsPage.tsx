@@ -1,4 +1,4 @@
-import type { Due } from '@gentle-burrow/core';
+import type { Due } from '@gentle-burrow/core/agenda';
 import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useMemo } from 'react';

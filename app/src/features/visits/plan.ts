@@ -1,13 +1,7 @@
-import {
-  dayOf,
-  dueAt,
-  PREPARE,
-  planVisits,
-  type Due,
-  type KeeperSettings,
-  type ShelfRow,
-  type VisitPlan,
-} from '@gentle-burrow/core';
+import { dueAt, PREPARE, planVisits, type Due, type VisitPlan } from '@gentle-burrow/core/agenda';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import { dayOf } from '@gentle-burrow/core/quantity';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { zoneNow } from '@/ui/dates';
 
 /** How far ahead visits are planned, days. */

@@ -1,4 +1,6 @@
-import { dueAt, queenView, shelfRow, type EntryBody } from '@gentle-burrow/core';
+import { dueAt } from '@gentle-burrow/core/agenda';
+import type { EntryBody } from '@gentle-burrow/core/log';
+import { queenView, shelfRow } from '@gentle-burrow/core/view';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { CohortPage } from '@/features/cohort/CohortPage';
 import { drop, outboxItems } from '@/data/outbox';

@@ -1,15 +1,7 @@
-import {
-  countText,
-  MILESTONES,
-  type Caste,
-  OUTLOOK_EVENTS,
-  type CountRange,
-  type Instant,
-  type LaterOutlook,
-  type Milestone,
-  type Outlook,
-  type SpeciesProfile,
-} from '@gentle-burrow/core';
+import { OUTLOOK_EVENTS, type LaterOutlook, type Outlook } from '@gentle-burrow/core/founding';
+import { countText, type CountRange, type Instant } from '@gentle-burrow/core/quantity';
+import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
+import type { Caste } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { useQueen, useSpecies, type ShownQueen } from '@/data/queries';

@@ -1,4 +1,6 @@
-import { ledger, outlook, speciesProfile, type Entry, type Outlook } from '@gentle-burrow/core';
+import { ledger, outlook, type Outlook } from '@gentle-burrow/core/founding';
+import type { Entry } from '@gentle-burrow/core/log';
+import { speciesProfile } from '@gentle-burrow/core/species';
 import { daysAgo, madeQueen } from '../../../test/kit';
 import { countdown, insideWords } from './likely';
 

@@ -1,11 +1,6 @@
-import {
-  listed,
-  MILESTONES,
-  numbered,
-  type LaterOutlook,
-  type Milestone,
-  type Outlook,
-} from '@gentle-burrow/core';
+import type { LaterOutlook, Outlook } from '@gentle-burrow/core/founding';
+import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
+import { listed, numbered } from '@gentle-burrow/core/words';
 import { HER_FIRST } from '@/words/stages';
 
 /** "Probably 8 to 14 larvae and 2 to 9 pupae; perhaps eggs." */

@@ -1,11 +1,7 @@
-import {
-  OUTLOOK_EVENTS,
-  lookingSchool,
-  type Band,
-  type Instant,
-  type Outlook,
-  type WhatIf,
-} from '@gentle-burrow/core';
+import { lookingSchool } from '@gentle-burrow/core/care';
+import { OUTLOOK_EVENTS, type Outlook } from '@gentle-burrow/core/founding';
+import type { Band, Instant } from '@gentle-burrow/core/quantity';
+import type { WhatIf } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

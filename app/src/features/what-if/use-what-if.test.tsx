@@ -1,8 +1,8 @@
-import type { WhatIf } from '@gentle-burrow/core';
+import type { WhatIf } from '@gentle-burrow/core/view';
 import { act, renderHook } from '@testing-library/react';
 import type { WhatIfAsk, WhatIfTold } from '@/workers/what-if.worker';
 import { madeQueen } from '../../../test/kit';
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core';
+import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { useWhatIf } from './use-what-if';
 
 /** A worker that answers when it is told to. */

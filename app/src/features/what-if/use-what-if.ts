@@ -1,4 +1,4 @@
-import type { WhatIf } from '@gentle-burrow/core';
+import type { WhatIf } from '@gentle-burrow/core/view';
 import { useEffect, useRef, useState } from 'react';
 import type { WhatIfAbout, WhatIfAsk, WhatIfTold } from '@/workers/what-if.worker';
 

@@ -1,4 +1,5 @@
-import { stockItemSchema, stockMoveSchema, WATER_SOURCES } from '@gentle-burrow/core';
+import { stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
+import { WATER_SOURCES } from '@gentle-burrow/core/tube';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { v7 } from 'uuid';
 import { BenchPage } from '@/features/bench/BenchPage';

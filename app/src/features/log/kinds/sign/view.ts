@@ -1,8 +1,9 @@
-import { joined, type KindView } from '../kind-view';
+import { joined, type KindView } from '../../kind-view';
 import { SHAPE_WORDS } from '@/words/log';
 
 export const sign: KindView<'sign'> = {
   title: 'Sign',
+  icon: 'eye-check-outline',
   words: (body) =>
     joined(
       body.shape && SHAPE_WORDS[body.shape],

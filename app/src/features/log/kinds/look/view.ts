@@ -1,10 +1,12 @@
-import { CASTES, countText } from '@gentle-burrow/core';
-import { countsWords } from '../parts';
-import { joined, type KindView } from '../kind-view';
+import { countText } from '@gentle-burrow/core/quantity';
+import { CASTES } from '@gentle-burrow/core/vocabulary';
+import { countsWords } from '../../parts';
+import { joined, type KindView } from '../../kind-view';
 import { CASTE_WORDS, FRONT_WORDS, MOULD_WORDS, PUPAE_WORDS } from '@/words/log';
 
 export const look: KindView<'look'> = {
   title: 'Look',
+  icon: 'eye-outline',
   words: (body) =>
     joined(
       body.queen === 'not-seen' && 'queen not seen',

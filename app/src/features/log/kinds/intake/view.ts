@@ -1,9 +1,10 @@
-import { countsWords, findingWords } from '../parts';
-import { joined, type KindView } from '../kind-view';
+import { countsWords, findingWords } from '../../parts';
+import { joined, type KindView } from '../../kind-view';
 import { FOUND_WORDS } from '@/words/log';
 
 export const intake: KindView<'intake'> = {
   title: 'Taken in',
+  icon: 'test-tube',
   words: (body) =>
     joined(
       FOUND_WORDS[body.found],

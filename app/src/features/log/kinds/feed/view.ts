@@ -1,8 +1,9 @@
-import { joined, type KindView } from '../kind-view';
+import { joined, type KindView } from '../../kind-view';
 import { MEAL_WORDS, OUTCOME_WORDS, SPOT_WORDS, WAY_WORDS } from '@/words/log';
 
 export const feed: KindView<'feed'> = {
   title: 'Fed',
+  icon: 'food-apple-outline',
   words: (body) =>
     joined(
       MEAL_WORDS[body.food],

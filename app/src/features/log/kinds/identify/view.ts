@@ -1,7 +1,8 @@
-import { joined, type KindView } from '../kind-view';
+import { joined, type KindView } from '../../kind-view';
 
 export const identify: KindView<'identify'> = {
   title: 'Named',
+  icon: 'tag-outline',
   words: (body, names) => {
     const name = (id: string) => names.species?.(id) ?? id;
     return joined(

@@ -1,8 +1,9 @@
-import { joined, type KindView } from '../kind-view';
+import { joined, type KindView } from '../../kind-view';
 import { CAUSE_WORDS, CERTAINTY_WORDS, LOSS_WORDS } from '@/words/log';
 
 export const loss: KindView<'loss'> = {
   title: 'Lost',
+  icon: 'leaf-off',
   words: (body) =>
     joined(
       LOSS_WORDS[body.how],

@@ -1,0 +1,39 @@
+import type { BodyOf, KindName } from '@gentle-burrow/core/log';
+import type { Instant } from '@gentle-burrow/core/quantity';
+import type { ReactNode } from 'react';
+import type { ShownQueen } from '@/data/queries';
+
+/** Kinds that have a page of their own: a look is written on her drawing, an intake when she is taken in. */
+export type PagedKind = 'look' | 'intake';
+export type FormKind = Exclude<KindName, PagedKind>;
+
+/** What a body says besides when it was and the keeper's own words, which every kind has. */
+export type Saying<K extends FormKind> = Omit<BodyOf<K>, 'kind' | 'at' | 'text'>;
+
+export interface FieldsProps<D extends object> {
+  shown: ShownQueen;
+  draft: D;
+  change(part: Partial<D>): void;
+}
+
+/**
+ * How one kind of entry is written down, and put right.
+ * @typeParam D what stands in its fields while it is being written; plain data, since it is kept until it is saved
+ */
+export interface KindForm<K extends FormKind, D extends object = object> {
+  /** On the button that opens it. */
+  deed: string;
+  /** On the button that keeps it. */
+  keep: string;
+  /** Said when it is kept. */
+  kept(body: BodyOf<K>, shown: ShownQueen): string;
+  /** What the keeper's own words are called. */
+  textLabel?: string;
+  /** It is nothing without the keeper's own words. */
+  needsText?: boolean;
+  /** What stands there at first: what was written, when it is put right. */
+  begin(shown: ShownQueen, body: BodyOf<K> | null): D;
+  /** The finished entry; null while something of it is missing. */
+  finish(draft: D, shown: ShownQueen, at: Instant): Saying<K> | null;
+  Fields?(props: FieldsProps<D>): ReactNode;
+}

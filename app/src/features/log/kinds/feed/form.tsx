@@ -1,0 +1,98 @@
+import type { BodyOf } from '@gentle-burrow/core/log';
+import {
+  FEED_OUTCOMES,
+  FEED_SPOTS,
+  FEED_WAYS,
+  MEALS,
+  type FeedOutcome,
+  type FeedSpot,
+  type FeedWay,
+  type Meal,
+} from '@gentle-burrow/core/vocabulary';
+import { View } from 'react-native';
+import { SPACE } from '@/theme/tokens';
+import { Choice, optionsOf } from '@/ui/Choice';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { MEAL_WORDS, OUTCOME_WORDS, SPOT_WORDS, WAY_WORDS } from '@/words/log';
+import type { FieldsProps, KindForm } from '../../kind-form';
+import { mayHaveWorkers } from '../../parts';
+
+interface Draft {
+  food: Meal | null;
+  outcome: FeedOutcome;
+  spot: FeedSpot | null;
+  way: FeedWay | null;
+  rushed: boolean;
+}
+
+const FOODS = optionsOf(MEALS, MEAL_WORDS);
+const OUTCOMES = optionsOf(FEED_OUTCOMES, OUTCOME_WORDS);
+const SPOTS = optionsOf(FEED_SPOTS, SPOT_WORDS);
+const WAYS = optionsOf(FEED_WAYS, WAY_WORDS);
+
+function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Choice
+        label="What was offered"
+        options={FOODS}
+        value={draft.food}
+        onChange={(food) => change({ food })}
+      />
+      <Choice
+        label="What became of it"
+        options={OUTCOMES}
+        value={draft.outcome}
+        onChange={(outcome) => change({ outcome })}
+      />
+      <Choice
+        label="Where"
+        options={SPOTS}
+        value={draft.spot}
+        onChange={(spot) => change({ spot })}
+        onClear={() => change({ spot: null })}
+      />
+      <Choice
+        label="How"
+        options={WAYS}
+        value={draft.way}
+        onChange={(way) => change({ way })}
+        onClear={() => change({ way: null })}
+      />
+      {mayHaveWorkers(shown) || draft.rushed ? (
+        <Tick
+          label="Workers rushed at it on opening"
+          on={draft.rushed}
+          onPress={() => change({ rushed: !draft.rushed })}
+        />
+      ) : null}
+      <Words kind="small" soft>
+        A drop no larger than her head, on foil; protein out after a day. With brood no free liquid in the
+        tube. What is offered is asked about until it is eaten or taken out.
+      </Words>
+    </View>
+  );
+}
+
+export const feed: KindForm<'feed', Draft> = {
+  deed: 'Feed',
+  keep: 'Keep this feed',
+  kept: () => 'Feed kept.',
+  begin: (_, body) => ({
+    food: body?.food ?? null,
+    outcome: body?.outcome ?? 'offered',
+    spot: body?.spot ?? null,
+    way: body?.way ?? null,
+    rushed: body?.rushed ?? false,
+  }),
+  finish({ food, outcome, spot, way, rushed }) {
+    if (food === null) return null;
+    const said: Pick<BodyOf<'feed'>, 'spot' | 'way' | 'rushed'> = {};
+    if (spot) said.spot = spot;
+    if (way) said.way = way;
+    if (rushed) said.rushed = true;
+    return { food, outcome, ...said };
+  },
+  Fields,
+};

@@ -1,0 +1,37 @@
+import { speciesBeliefSchema } from '@gentle-burrow/core/log';
+import { useSpecies } from '@/data/queries';
+import { beliefOf, SpeciesPick, type PickedSpecies } from '@/features/founder/SpeciesPick';
+import type { FieldsProps, KindForm } from '../../kind-form';
+
+function Fields({ draft, change }: FieldsProps<PickedSpecies>) {
+  const fault = speciesBeliefSchema.safeParse(beliefOf(draft)).error?.issues[0];
+  return (
+    <SpeciesPick
+      species={useSpecies()}
+      value={draft}
+      onChange={change}
+      faults={{ others: fault?.path[0] === 'others' ? fault.message : undefined }}
+    />
+  );
+}
+
+/** Names her anew; what she was called before stays in her log. */
+export const identify: KindForm<'identify', PickedSpecies> = {
+  deed: 'Change species',
+  keep: 'Keep this name',
+  kept: () => 'Her new name is kept.',
+  begin: ({ view }, body) => {
+    const known = body?.species ?? view.ledger.species;
+    return {
+      profileId: known?.profileId ?? '',
+      sure: known?.sure ?? 'guess',
+      namedBy: known?.namedBy ?? '',
+      others: known?.others ?? [],
+    };
+  },
+  finish: (draft) => {
+    const checked = speciesBeliefSchema.safeParse(beliefOf(draft));
+    return checked.success ? { species: checked.data } : null;
+  },
+  Fields,
+};

@@ -1,0 +1,67 @@
+import { heatOf } from '@gentle-burrow/core/care';
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { usePlaces, useSpecies } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
+import { Choice } from '@/ui/Choice';
+import { Caution } from '@/ui/Sheet';
+import { tempText } from '@/ui/units';
+import { Words } from '@/ui/Words';
+import { HEAT_WORDS } from '@/words/heat';
+import type { FieldsProps, KindForm } from '../../kind-form';
+
+interface Draft {
+  /** What was chosen before, when it is put right. */
+  was: string | null;
+  placeId: string | null;
+}
+
+const LARGE_STEP_C = 5;
+
+function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+  const { temperature } = usePreferences();
+  const here = shown.facts.place;
+  const places = usePlaces().filter((p) => p.id !== here.id || p.id === draft.was);
+  const place = places.find((p) => p.id === draft.placeId);
+  const profile = useSpecies().find((s) => s.id === shown.view.profileId) ?? null;
+  const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC)] : null;
+  return (
+    <View style={{ gap: SPACE.m }}>
+      {places.length > 0 ? (
+        <Choice
+          label={draft.was === null ? `From ${here.name} to` : 'To'}
+          options={places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }))}
+          value={draft.placeId}
+          onChange={(placeId) => change({ placeId })}
+        />
+      ) : (
+        <Words soft>There is no other place yet.</Words>
+      )}
+      {heat ? (
+        <Caution>
+          <Words kind="small">{heat}</Words>
+        </Caution>
+      ) : null}
+      <Words kind="small" soft>
+        {place && Math.abs(place.tempC - here.tempC) > LARGE_STEP_C
+          ? 'A large step: rapid swings harm. Carry her over in stages, and keep the water end away from heat.'
+          : 'Carry it level and slowly: a move disturbs her like a look.'}
+      </Words>
+      <Button mode="text" onPress={() => router.navigate('/places' as never)}>
+        A new place
+      </Button>
+    </View>
+  );
+}
+
+/** Carrying her tube to another place is an entry: her warmth before and after are both reckoned with. */
+export const move: KindForm<'move', Draft> = {
+  deed: 'Move',
+  keep: 'Keep this move',
+  kept: (_, shown) => `${shown.facts.queen.label} was carried over.`,
+  begin: (_, body) => ({ was: body?.placeId ?? null, placeId: body?.placeId ?? null }),
+  finish: ({ placeId }) => (placeId ? { placeId } : null),
+  Fields,
+};

@@ -1,0 +1,43 @@
+import { showDatesIn } from '@/ui/dates';
+import { dayFault, momentOf, whenOf } from './when';
+
+const NOW = new Date('2026-06-10T15:00:00Z');
+const INTAKE = '2026-06-01T21:30:00.000Z';
+
+afterEach(() => showDatesIn(null));
+
+describe.each([
+  ['UTC', '2026-06-05T20:00:00.000Z'],
+  ['America/Los_Angeles', '2026-06-06T03:00:00.000Z'],
+  ['Europe/Berlin', '2026-06-05T18:00:00.000Z'],
+  ['Pacific/Auckland', '2026-06-05T08:00:00.000Z'],
+])('the moment of what was seen or done, in %s', (zone, evening) => {
+  beforeEach(() => showDatesIn(zone));
+
+  test('is now, or the evening of another day there', () => {
+    expect(momentOf(null, NOW, INTAKE)).toBe(NOW.toISOString());
+    expect(momentOf(whenOf(NOW.toISOString()).day, NOW, INTAKE)).toBe(NOW.toISOString());
+    expect(momentOf('2026-06-05', NOW, INTAKE)).toBe(evening);
+  });
+  test('on the day of intake never before it', () => {
+    const { day } = whenOf(INTAKE);
+    expect(momentOf(day, NOW, INTAKE) > INTAKE).toBe(true);
+    expect(dayFault(day, NOW, INTAKE)).toBeNull();
+  });
+  test('an amended entry keeps its hour while its day stays', () => {
+    const was = '2026-06-05T10:12:00.000Z';
+    const { day } = whenOf(was);
+    expect(momentOf(day, NOW, INTAKE, was)).toBe(was);
+    expect(momentOf('2026-06-07', NOW, INTAKE, was)).not.toBe(was);
+  });
+});
+
+test('a day to come there is refused, though it has begun elsewhere', () => {
+  const late = new Date('2026-06-10T23:30:00Z');
+  showDatesIn('Pacific/Auckland');
+  expect(dayFault('2026-06-11', late, INTAKE)).toBeNull();
+  showDatesIn('America/Los_Angeles');
+  expect(dayFault('2026-06-11', late, INTAKE)).toMatch(/still to come/);
+  expect(dayFault('2026-05-31', late, INTAKE)).toMatch(/taken in on 2026-06-01/);
+  expect(dayFault('2026-06', late, INTAKE)).toMatch(/not complete/);
+});

@@ -1,0 +1,41 @@
+import { addDays, msOf, startOfDay, type Instant } from '@gentle-burrow/core/quantity';
+import { dayInput, zoneNow } from '@/ui/dates';
+
+/** The day that is being written about. */
+export interface WhenDraft {
+  /** Calendar day of the keeper; null for now. */
+  day: string | null;
+  /** The day is chosen from the calendar. */
+  otherDay: boolean;
+}
+
+export const NOW: WhenDraft = { day: null, otherDay: false };
+
+/** The day of something that is there already. */
+export const whenOf = (at: Instant): WhenDraft => ({ day: dayInput(new Date(at)), otherDay: true });
+
+const EVENING = 20 / 24;
+
+/**
+ * The moment of what was seen or done: now for today, the evening of another day, never before she was taken in on that
+ * same day.
+ * @param sameDayAs keeps the time of an entry that is being amended while its day stays the same
+ */
+export function momentOf(day: string | null, now: Date, intakeAt: Instant, sameDayAs?: Instant): Instant {
+  if (sameDayAs && day === dayInput(new Date(sameDayAs))) return sameDayAs;
+  if (day === null || day === dayInput(now)) return now.toISOString();
+  const evening = addDays(startOfDay(day, zoneNow()), EVENING);
+  const onIntakeDay = day === dayInput(new Date(intakeAt));
+  return onIntakeDay && msOf(evening) <= msOf(intakeAt)
+    ? new Date(msOf(intakeAt) + 60_000).toISOString()
+    : evening;
+}
+
+/** What is wrong with a day, and how to mend it; null when nothing is. */
+export function dayFault(day: string | null, now: Date, intakeAt: Instant): string | null {
+  if (day === null) return null;
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return 'The day is not complete. Choose day, month and year.';
+  if (day > dayInput(now)) return 'That day is still to come. Choose today or an earlier day.';
+  const taken = dayInput(new Date(intakeAt));
+  return day < taken ? `She was taken in on ${taken}. Choose that day or a later one.` : null;
+}

@@ -1,0 +1,111 @@
+import { entryBodySchema, KIND_NAMES, type EntryBody } from '@gentle-burrow/core/log';
+import { SAMPLES } from '@gentle-burrow/core/world';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { drop, outboxItems } from '@/data/outbox';
+import type { ShownQueen } from '@/data/queries';
+import { QueenPage } from '@/features/queen/QueenPage';
+import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import type { FormKind, KindForm } from './kind-form';
+import { hasForm, KIND_FORMS } from './kind-forms';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+  localStorage.clear();
+});
+
+const FORMS = KIND_NAMES.filter(hasForm);
+const formOf = (kind: FormKind) => KIND_FORMS[kind] as unknown as KindForm<FormKind>;
+
+/** What a form looks at of a queen: workers were counted, nothing else is known. */
+const shown = {
+  facts: { queen: { label: 'Vesper' }, place: { id: 'here', name: 'Drawer', tempC: 25 } },
+  view: { ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null } },
+} as unknown as ShownQueen;
+
+test('every kind is written by a form or has a page of its own', () =>
+  expect(KIND_NAMES.filter((k) => !hasForm(k))).toEqual(['intake', 'look']));
+
+test.each(FORMS)('%s: opened and kept as it is, it says what it said', (kind) => {
+  const sample = SAMPLES[kind] as EntryBody & { text?: string };
+  const form = formOf(kind);
+  const said = form.finish(form.begin(shown, sample as never), shown, sample.at);
+  const again = { kind, at: sample.at, ...said, ...(sample.text ? { text: sample.text } : {}) };
+  // the term of a quarantine is that of practice, whatever an older one was
+  if (kind === 'health')
+    Object.assign(again, { quarantineUntil: (sample as { quarantineUntil?: string }).quarantineUntil });
+  expect(entryBodySchema.parse(again)).toEqual(entryBodySchema.parse(sample));
+});
+
+test.each(FORMS)('%s: an empty form is not kept, or is whole', (kind) => {
+  const form = formOf(kind);
+  const said = form.finish(form.begin(shown, null), shown, daysAgo(0));
+  if (said === null || form.needsText) return;
+  expect(entryBodySchema.safeParse({ kind, at: daysAgo(0), ...said }).success).toBe(true);
+});
+
+const FED: EntryBody = { kind: 'feed', at: daysAgo(6), food: 'sugar', outcome: 'offered', spot: 'cell' };
+
+async function page(bodies: EntryBody[]) {
+  const facts = madeQueen('Vesper', 30, bodies);
+  const server = new PretendServer([facts]);
+  show(<QueenPage id={facts.queen.id} />);
+  await screen.findByRole('heading', { name: 'How is Vesper doing?' });
+  return { server, facts };
+}
+
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+
+test('a feed is put right where it stands in her log; its day stays, and what it said is shown', async () => {
+  const { server, facts } = await page([FED]);
+  press(/^Amend: Fed/);
+  const place = screen.getByRole('radiogroup', { name: 'Where' });
+  expect(within(place).getByRole('radio', { checked: true }).textContent).toBe('In her cell');
+  fireEvent.click(screen.getByRole('radio', { name: 'Eaten' }));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Note' }), { target: { value: 'gone by morning' } });
+  press('Keep the correction');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      kind: 'amendment',
+      amends: facts.entries[1]?.id,
+      replacement: { ...FED, outcome: 'taken', text: 'gone by morning' },
+    }),
+  );
+  expect(await screen.findByText(/Before: sugar, offered, in her cell/)).toBeTruthy();
+});
+
+test('a correction half done can be left, and changes nothing', async () => {
+  const { server } = await page([FED]);
+  press(/^Amend: Fed/);
+  fireEvent.click(screen.getByRole('radio', { name: 'Left' }));
+  press('Leave it as it was');
+  expect(screen.queryByRole('button', { name: 'Keep the correction' })).toBeNull();
+  expect(server.bodiesOf('/entries')).toHaveLength(0);
+  press(/^Amend: Fed/);
+  expect(screen.getByRole('radio', { name: 'Offered' }).getAttribute('aria-checked')).toBe('true');
+});
+
+test('a bump of yesterday is written for yesterday, and not by a stray tap', async () => {
+  const { server } = await page([]);
+  press('Tube was bumped');
+  expect(outboxItems()).toHaveLength(0);
+  fireEvent.click(screen.getByRole('radio', { name: 'Yesterday' }));
+  press('Keep this bump');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  const { kind, at } = server.bodiesOf('/entries')[0] as EntryBody;
+  expect(kind).toBe('knock');
+  const hours = (Date.now() - Date.parse(at)) / 3_600_000;
+  expect(hours).toBeGreaterThan(3);
+  expect(hours).toBeLessThan(29);
+});
+
+test('a day before she was there is refused with the way to mend it', async () => {
+  await page([]);
+  press('Note');
+  fireEvent.change(screen.getByRole('textbox', { name: 'Note' }), { target: { value: 'calm' } });
+  fireEvent.click(screen.getByRole('radio', { name: 'Another day' }));
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2020-01-01' } });
+  expect(screen.getByRole('alert').textContent).toMatch(/Choose that day or a later one/);
+  expect(screen.getByRole('button', { name: 'Keep this note' }).getAttribute('aria-disabled')).toBe('true');
+});

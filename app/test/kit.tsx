@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/tube';
 import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import type { Entry, EntryBody } from '@gentle-burrow/core/log';
@@ -78,17 +79,7 @@ export const daysAgo = (days: number): string => new Date(Date.now() - days * 86
 /** A queen taken in so many days ago, with a log of bodies. */
 export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = []): QueenFacts {
   const at = daysAgo(takenIn);
-  const tube = {
-    id: v7(),
-    kind: 'tube' as const,
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round' as const,
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: at,
-  };
+  const tube = usualTube(v7(), at);
   const place = { id: v7(), name: `Drawer of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
   const queen = {
     id: v7(),

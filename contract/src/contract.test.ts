@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/tube';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { SPECIES } from '@gentle-burrow/core/species';
 import { queenView, type QueenFacts } from '@gentle-burrow/core/view';
@@ -25,17 +26,7 @@ const taking = {
     lookingSchool: null,
     createdAt: at,
   },
-  tube: {
-    id: TUBE,
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: at,
-  },
+  tube: usualTube(TUBE, at),
   place: { id: PLACE, name: 'Drawer', tempC: 24, roomRelHumidity: 0.5, winter: null },
   intake: {
     kind: 'intake',

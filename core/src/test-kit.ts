@@ -1,5 +1,6 @@
+import { usualTube } from './tube/usual-tube';
 import { caseOf, counsel, type Case, type CaseInput } from './care';
-import { placeSchema, tubeSchema, type LookingSchoolId } from './facts';
+import { placeSchema, type LookingSchoolId } from './facts';
 import { emptyLedger, founderBelief, ledger, outlook } from './founding';
 import { entrySchema, type Entry, type EntryBody } from './log';
 import { addDays, type Instant } from './quantity';
@@ -49,17 +50,7 @@ export function look(onDay: number, [eggs, larvae, pupae, workers]: [number, num
 }
 
 /** A usual tube, set up on the first day. */
-export const TUBE = tubeSchema.parse({
-  id: testId(),
-  kind: 'tube',
-  outsideMm: 16,
-  boreMm: 14,
-  lengthMm: 150,
-  end: 'round',
-  waterLineMm: 85,
-  plugs: { innerMm: 15, outerMm: 15 },
-  setUpAt: DAY_ZERO,
-});
+export const TUBE = usualTube(testId(), DAY_ZERO);
 
 export const SHELF = { id: testId(), name: 'Shelf', tempC: 25, roomRelHumidity: 0.5, winter: null };
 

@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/tube';
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { addDays } from '@gentle-burrow/core/quantity';
@@ -40,17 +41,7 @@ async function tenQueens(burrow: Burrow): Promise<Queen[]> {
   const queens: Queen[] = [];
   for (let i = 0; i < 10; i++) {
     const kind = KINDS[i % 3] as string;
-    const tube = {
-      id: v7(),
-      kind: 'tube',
-      outsideMm: 16,
-      boreMm: 14,
-      lengthMm: 150,
-      end: 'round',
-      waterLineMm: 95,
-      plugs: { innerMm: 15, outerMm: 15 },
-      setUpAt: START,
-    };
+    const tube = { ...usualTube(v7(), START), waterLineMm: 95 };
     const label = `Q${i + 1}`;
     const id = v7();
     const queen = {

@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/tube';
 import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { addDays, uniformStream } from '@gentle-burrow/core/quantity';
@@ -10,17 +11,7 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
   const random = uniformStream(k + 1);
   const age = 40 + Math.floor(random() * 160);
   const at = addDays(now.toISOString(), -age);
-  const tube: TubeHome = {
-    id: v7(),
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 90,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: at,
-  };
+  const tube: TubeHome = { ...usualTube(v7(), at), waterLineMm: 90 };
   const queen: Queen = {
     id: v7(),
     label: `Q${k}`,

@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/tube';
 import { join } from 'node:path';
 import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
@@ -42,17 +43,7 @@ export interface NewQueenFacts {
 
 export function newQueen(label = 'Q1', takenIn = 30): NewQueenFacts {
   const at = daysAgo(takenIn);
-  const tube: TubeHome = {
-    id: v7(),
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: at,
-  };
+  const tube: TubeHome = usualTube(v7(), at);
   const place: Place = { id: v7(), name: `Place of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
   const queen: Queen = {
     id: v7(),

@@ -94,6 +94,13 @@ export const PRACTICE = {
   dangerC: common(DANGER_C, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
   coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),
   warmSlackDays: own(14, 'days', 'a place that is too cool may wait'),
+  calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
+  wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
+  nearHeatMm: own(
+    50,
+    'mm',
+    'from the tube and nearer a source of heat without a thermostat is hardly held by a room’s thermometer',
+  ),
   // silence and brood
   askAfterDays: common(
     10,
@@ -114,6 +121,16 @@ export const PRACTICE = {
     'times',
     'brood lost in a season before pupae of a sister colony are thought of',
   ),
+  causeCool: own(
+    0.3,
+    'times',
+    'weighs a place below her best as a cause of silence, beside being early with 1 at most',
+  ),
+  causeDisturbed: own(0.5, 'times', 'weigh too many disturbances there'),
+  causeHungry: own(0.8, 'times', 'weighs nothing eaten by a queen that must'),
+  causeWater: own(0.6, 'times', 'weighs a fault of water, or mould'),
+  causeSeason: own(1, 'times', 'weighs the cold season of a kind that rests'),
+  lateCatchShare: own(0.1, 'share', 'of queens caught so late winter first: the season is named as a cause'),
   lateShare: own(0.05, 'share', 'of her kind still without by then: she is late'),
   slowShare: own(0.2, 'share', 'of her kind still without by then: she is slow'),
   // losses

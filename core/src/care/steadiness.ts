@@ -2,6 +2,7 @@ import { type Place, type Spot } from '../facts';
 
 import { phrase } from '../quantity';
 import { dangerC, heatOf } from './heat';
+import { figure } from './practice';
 import { COMMON_PRACTICE as PRACTICE, criterion, OWN_PRIOR, type Criterion } from './verdict';
 
 export interface Steadiness {
@@ -10,12 +11,7 @@ export interface Steadiness {
   criteria: Criterion[];
 }
 
-/** A day's swing that is no rapid swing, and one that is. Priors. */
-const CALM_SWING_C = 3;
-const WILD_SWING_C = 6;
 const DANGER_C = dangerC(null);
-/** A heat source nearer than this to a tube is hardly controlled by a room's thermometer. Prior. */
-const NEAR_MM = 50;
 
 /**
  * Is this a good spot for a founding tube: dark, free of vibration, steadily warm, away from moving air and from heat on
@@ -88,11 +84,11 @@ function swing({ dayLowC, dayHighC }: Spot): Criterion {
     );
   const words = phrase`It swings by ${{ tempDiffC: c }} in a day.`;
   return criterion(
-    c > WILD_SWING_C ? 'swing' : 'swing-some',
-    c <= CALM_SWING_C ? 'met' : 'unmet',
+    c > figure('wildSwingC') ? 'swing' : 'swing-some',
+    c <= figure('calmSwingC') ? 'met' : 'unmet',
     words,
     OWN_PRIOR,
-    { margin: { value: CALM_SWING_C - c, unit: '°C' } },
+    { margin: { value: figure('calmSwingC') - c, unit: '°C' } },
   );
 }
 
@@ -163,7 +159,7 @@ function heat({ heat: h }: Spot): Criterion[] {
         PRACTICE,
       ),
     );
-  if (h.distanceMm < NEAR_MM && h.thermostat !== true)
+  if (h.distanceMm < figure('nearHeatMm') && h.thermostat !== true)
     list.push(
       criterion(
         'near',

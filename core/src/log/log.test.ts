@@ -1,3 +1,4 @@
+import { usualTube } from '../tube/usual-tube';
 import { amendmentSchema, effectiveEntries, entrySchema, lookSchema } from './index';
 import { placeSchema, queenSchema, tubeSchema } from '../facts';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
@@ -68,17 +69,7 @@ describe('what cannot', () => {
 });
 
 describe('tubes, places, queens', () => {
-  const tube = {
-    id: testId(),
-    kind: 'tube',
-    outsideMm: 16,
-    boreMm: 14,
-    lengthMm: 150,
-    end: 'round',
-    waterLineMm: 85,
-    plugs: { innerMm: 15, outerMm: 15 },
-    setUpAt: day(0),
-  };
+  const tube = usualTube(testId(), day(0));
   const says = (change: object) =>
     (tubeSchema.safeParse({ ...tube, ...change }).error?.issues ?? []).map((i) => i.message).join('\n');
 

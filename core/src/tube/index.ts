@@ -22,6 +22,7 @@ export {
   type Reservoir,
   type WaterReading,
 } from './reservoir';
+export { usualTube } from './usual-tube';
 export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
 export { FILL_SCHOOLS, fillOf, fillTo, type Fill, type FillConditions, type FillSchool } from './bench';
 export { FOUNDING_CELLS, rewetting, type FoundingCell, type Rewetting } from './cells';

@@ -3,6 +3,7 @@ import { entrySchema, type Entry } from '../log';
 import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
 import { speciesProfile } from '../species';
+import { usualTube } from '../tube';
 
 /** One situation as a keeper writes it down: what was logged, a moment, and what must and must not be said. */
 export interface Situation {
@@ -83,18 +84,7 @@ export function factsOf(s: Situation): Fact[] {
     { fact: 'place', value: placeSchema.parse({ id: PLACE, ...place }) },
     {
       fact: 'home',
-      value: tubeSchema.parse({
-        id: TUBE,
-        kind: 'tube',
-        outsideMm: 16,
-        boreMm: 14,
-        lengthMm: 150,
-        end: 'round',
-        waterLineMm: 85,
-        plugs: { innerMm: 15, outerMm: 15 },
-        setUpAt: zero,
-        ...s.tube,
-      }),
+      value: tubeSchema.parse({ ...usualTube(TUBE, zero), ...s.tube }),
     },
     {
       fact: 'queen',

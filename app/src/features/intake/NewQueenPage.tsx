@@ -7,18 +7,16 @@ import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
-import { dayInput } from '@/ui/dates';
 import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { newQueenOf, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
+import { emptyForm, newQueenOf, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
 import { LAST_ONE, LikeTheLast } from './LikeTheLast';
 import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';
 import { StepPlace } from './StepPlace';
 import { StepSpecies } from './StepSpecies';
 import { StepTube } from './StepTube';
-import { SAMPLE_TUBE } from './tubes';
 
 const DRAFT = 'new-queen';
 const QUESTIONS = [
@@ -29,42 +27,6 @@ const QUESTIONS = [
   'Where does she stand?',
 ];
 const LAST = QUESTIONS.length - 1;
-
-const emptyForm = (): Partial<QueenForm> => ({
-  day: dayInput(new Date()),
-  earliest: '',
-  queens: 1,
-  lat: null,
-  lon: null,
-  uncertaintyM: 100,
-  weather: '',
-  findings: null,
-  quarantine: false,
-  welcomeDrop: false,
-  shape: null,
-  others: [],
-  itemId: '',
-  divider: false,
-  where: '',
-  label: '',
-  batch: '',
-  broodWithHer: { eggs: null, larvae: null, pupae: null, workers: null },
-  profileId: '',
-  sure: 'likely',
-  namedBy: '',
-  wings: 'unknown',
-  outsideMm: SAMPLE_TUBE.outsideMm,
-  boreMm: SAMPLE_TUBE.boreMm,
-  lengthMm: SAMPLE_TUBE.lengthMm,
-  end: SAMPLE_TUBE.end,
-  waterLineMm: SAMPLE_TUBE.waterLineMm,
-  innerMm: SAMPLE_TUBE.plugs.innerMm,
-  outerMm: SAMPLE_TUBE.plugs.outerMm,
-  placeId: '',
-  placeName: '',
-  tempC: 24,
-  roomRelHumidity: 0.5,
-});
 
 interface Draft {
   step: number;

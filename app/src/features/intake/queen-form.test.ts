@@ -1,45 +1,17 @@
 import { v7 } from 'uuid';
 import { newQueenSchema } from '@gentle-burrow/contract';
 import { dayInput } from '@/ui/dates';
-import { newQueenOf, nextLabel, queenFormSchema, type QueenForm } from './queen-form';
+import { emptyForm, newQueenOf, nextLabel, queenFormSchema, type QueenForm } from './queen-form';
 import { sisterOf } from './LikeTheLast';
 
-const GOOD: QueenForm = {
+const GOOD: QueenForm = queenFormSchema.parse({
+  ...emptyForm(),
   found: 'bought',
-  day: dayInput(new Date()),
-  earliest: '',
-  queens: 1,
-  lat: null,
-  lon: null,
-  uncertaintyM: 100,
-  weather: '',
-  findings: null,
-  quarantine: false,
-  welcomeDrop: false,
-  shape: null,
-  others: [],
-  itemId: '',
-  divider: false,
-  where: '',
   label: 'A',
-  batch: '',
   broodWithHer: { eggs: null, larvae: null, pupae: null, workers: { low: 6, high: 8 } },
   profileId: 'messor-structor',
-  sure: 'likely',
-  namedBy: '',
-  wings: 'unknown',
-  outsideMm: 16,
-  boreMm: 14,
-  lengthMm: 150,
-  end: 'round',
-  waterLineMm: 85,
-  innerMm: 15,
-  outerMm: 15,
-  placeId: '',
   placeName: 'Drawer',
-  tempC: 24,
-  roomRelHumidity: 0.5,
-};
+});
 
 const faults = (change: Partial<Record<keyof QueenForm, unknown>>) =>
   (queenFormSchema.safeParse({ ...GOOD, ...change }).error?.issues ?? []).map(

@@ -15,6 +15,7 @@ import type { NewQueen } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { dayInput } from '@/ui/dates';
+import { SAMPLE_TUBE } from './tubes';
 
 const mm = tubeSchema.shape;
 
@@ -257,3 +258,40 @@ export function nextLabel(taken: readonly string[]): string {
     }
   }
 }
+
+/** What stands in the form at first. */
+export const emptyForm = (): Partial<QueenForm> => ({
+  day: dayInput(new Date()),
+  earliest: '',
+  queens: 1,
+  lat: null,
+  lon: null,
+  uncertaintyM: 100,
+  weather: '',
+  findings: null,
+  quarantine: false,
+  welcomeDrop: false,
+  shape: null,
+  others: [],
+  itemId: '',
+  divider: false,
+  where: '',
+  label: '',
+  batch: '',
+  broodWithHer: { eggs: null, larvae: null, pupae: null, workers: null },
+  profileId: '',
+  sure: 'likely',
+  namedBy: '',
+  wings: 'unknown',
+  outsideMm: SAMPLE_TUBE.outsideMm,
+  boreMm: SAMPLE_TUBE.boreMm,
+  lengthMm: SAMPLE_TUBE.lengthMm,
+  end: SAMPLE_TUBE.end,
+  waterLineMm: SAMPLE_TUBE.waterLineMm,
+  innerMm: SAMPLE_TUBE.plugs.innerMm,
+  outerMm: SAMPLE_TUBE.plugs.outerMm,
+  placeId: '',
+  placeName: '',
+  tempC: 24,
+  roomRelHumidity: 0.5,
+});

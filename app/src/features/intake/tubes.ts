@@ -1,4 +1,4 @@
-import type { TubeHome } from '@gentle-burrow/core/facts';
+import { usualTube } from '@gentle-burrow/core/tube';
 
 /** Tubes in common use, mm (common practice, no source). */
 export const COMMON_TUBES = [
@@ -8,14 +8,5 @@ export const COMMON_TUBES = [
   { value: '20x200', label: '20 × 200', hint: 'large', outsideMm: 20, boreMm: 17.6, lengthMm: 200 },
 ] as const;
 
-export const SAMPLE_TUBE: TubeHome = {
-  id: '',
-  kind: 'tube',
-  outsideMm: 16,
-  boreMm: 14,
-  lengthMm: 150,
-  end: 'round',
-  waterLineMm: 85,
-  plugs: { innerMm: 15, outerMm: 15 },
-  setUpAt: '',
-};
+/** Drawn where there is none yet, and what the intake begins with. */
+export const SAMPLE_TUBE = usualTube('', '');

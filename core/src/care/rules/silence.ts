@@ -29,9 +29,6 @@ export interface WeighedCause {
   speaks: 'for' | 'against' | 'unknown';
 }
 
-/** Weight of each cause that holds her back, when its evidence is there, against the share of queens still without. Priors. */
-const WEIGHT = { cool: 0.3, disturbed: 0.5, hungry: 0.8, water: 0.6, season: 1 };
-
 /**
  * Why are no eggs there? Asked when looks found none after the usual time. What the outlook gives to "never" and to
  * "winters first" is taken as it is; the rest is shared among being early and what the log shows to hold her back.
@@ -52,7 +49,7 @@ export function weighSilence(c: Case): WeighedCause[] | null {
   const held = [early(c), cool(c), disturbed(c), hungry(c), water(c)];
   const sum = held.reduce((a, h) => a + h.share, 0);
   // many kinds sit still over winter however warm they stand
-  const still = sitsStill(c) ? WEIGHT.season : 0;
+  const still = sitsStill(c) ? figure('causeSeason') : 0;
   const scale = rest / (sum + still);
   const causes = [
     ...held.map((h) => ({ ...h, share: h.share * scale })),
@@ -77,7 +74,7 @@ const sitsStill = ({ profile, phase }: Case): boolean =>
   profile.inTheCold.value === 'rests' && (phase === 'begin' || phase === 'winter');
 
 function season(c: Case, winters: number, still: number): WeighedCause {
-  const late = winters > 0.1;
+  const late = winters > figure('lateCatchShare');
   return {
     cause: 'season',
     share: winters + still,
@@ -100,7 +97,7 @@ function cool(c: Case): WeighedCause {
   const bad = (short > 0 || tooHot) && !wintering;
   return {
     cause: tooHot ? 'hot' : 'cool',
-    share: bad ? WEIGHT.cool * (1 + Math.abs(short) / 3) : 0.01,
+    share: bad ? figure('causeCool') * (1 + Math.abs(short) / 3) : 0.01,
     says: wintering
       ? ['Cold on purpose: it is winter.']
       : tooHot
@@ -117,7 +114,7 @@ function disturbed({ peace }: Case): WeighedCause {
   const { restless: many, perWeek } = peace;
   return {
     cause: 'disturbed',
-    share: many ? WEIGHT.disturbed * (1 + perWeek) : 0.03,
+    share: many ? figure('causeDisturbed') * (1 + perWeek) : 0.03,
     says: many
       ? ['More than one disturbance a week: that makes queens stop laying.']
       : ['She has been left in peace.'],
@@ -132,7 +129,7 @@ function hungry(c: Case): WeighedCause {
   const may = hungers(c);
   return {
     cause: 'hungry',
-    share: may ? WEIGHT.hungry * founder.probabilities['semi-claustral'] : 0.005,
+    share: may ? figure('causeHungry') * founder.probabilities['semi-claustral'] : 0.005,
     says: may
       ? ['She has not eaten lately, and may have to.']
       : eating === 'no'
@@ -158,7 +155,7 @@ function water(c: Case): WeighedCause {
   const seen = c.known.wetFront ?? c.known.mould;
   return {
     cause: 'water',
-    share: fault ? WEIGHT.water : seen ? 0.01 : 0.03,
+    share: fault ? figure('causeWater') : seen ? 0.01 : 0.03,
     says: fault
       ? ['Her plug or her cell is not as it should be.']
       : seen
@@ -239,7 +236,7 @@ function sentence(c: Case, { cause }: WeighedCause, long: boolean, southern: boo
         : ['One to two weeks without eggs is usual. Keep her dark, still and warm.'];
     case 'season':
       return [
-        `${(c.ahead?.wintersFirst ?? 0) > 0.1 ? 'She was taken in late in the year' : 'It is the time of year in which many sit still'}: no alarm. ${c.wintering || c.phase === 'winter' ? 'Look' : 'Winter her, and look'} for eggs again in ${southern ? 'September' : 'March'}.`,
+        `${(c.ahead?.wintersFirst ?? 0) > figure('lateCatchShare') ? 'She was taken in late in the year' : 'It is the time of year in which many sit still'}: no alarm. ${c.wintering || c.phase === 'winter' ? 'Look' : 'Winter her, and look'} for eggs again in ${southern ? 'September' : 'March'}.`,
       ];
     case 'cool':
       return phrase`Perhaps too cool: she stands at ${{ tempC: c.tempC }}. ${{ word: SETTLES.cool }}`;

@@ -6,6 +6,7 @@ import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
 import { placeTemperature, temperatureAt } from '../warmth';
 import { peaceOf, type Peace } from './disturbance';
+import { heatOf } from './heat';
 import { figure } from './practice';
 import { lookingSchool, type LookingSchool } from './schools';
 
@@ -96,12 +97,19 @@ export function caseOf(input: CaseInput): Case {
     workers: counted && counted.range.high !== 0 ? counted : null,
     winter: profile.winters.value ? winter : null,
     phase: profile.winters.value ? phase : 'growing',
-    wintering: profile.winters.value && isWinteringTempC(tempC) && (planned || WINTER_PHASES.includes(phase)),
+    wintering: profile.winters.value && wintersAt(profile, tempC, planned, phase),
     peace: peaceOf(known, ahead, looking, eating === 'must', now),
   };
 }
 
 const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
+const DEEP_WINTER: readonly Phase[] = ['begin', 'winter'];
+
+/** Whether this cold is her winter: a place that winters, or in the midst of winter any warmth at which nothing develops. */
+const wintersAt = (profile: SpeciesProfile, tempC: number, planned: boolean, phase: Phase): boolean =>
+  isWinteringTempC(tempC)
+    ? planned || WINTER_PHASES.includes(phase)
+    : DEEP_WINTER.includes(phase) && heatOf(profile, tempC) === 'still';
 
 function eatingOf({ course }: FounderBelief): Eating {
   switch (course) {

@@ -85,6 +85,7 @@ export const PRACTICE = {
   freshHomeLateDays: own(21, 'days', 'and at the latest', 'a move takes weeks'),
   lineRoseMm: own(5, 'mm', 'a line that rises by more is asked about'),
   newFillMm: own(15, 'mm', 'a line that rises by more is a new filling'),
+  lineUnreadDays: own(28, 'days', 'since her water line was read, and it is read before anything is moved'),
   winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
   winterCheckSlackDays: own(14, 'days', 'such a check may wait'),
   wakeSlackDays: own(14, 'days', 'waking her may wait after the day that was planned'),
@@ -94,6 +95,7 @@ export const PRACTICE = {
   dangerC: common(DANGER_C, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
   coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),
   warmSlackDays: own(14, 'days', 'a place that is too cool may wait'),
+  nearFrostC: own(2, '°C', 'and colder: her water may freeze'),
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
   nearHeatMm: own(
@@ -131,6 +133,8 @@ export const PRACTICE = {
   causeWater: own(0.6, 'times', 'weighs a fault of water, or mould'),
   causeSeason: own(1, 'times', 'weighs the cold season of a kind that rests'),
   lateCatchShare: own(0.1, 'share', 'of queens caught so late winter first: the season is named as a cause'),
+  larvaeStandDays: common(60, 'days', 'larvae in the warm and no pupa: they stand still; “two months”'),
+  pupaeStandDays: common(35, 'days', 'pupae in the warm and no worker: they may be dead; “five weeks”'),
   lateShare: own(0.05, 'share', 'of her kind still without by then: she is late'),
   slowShare: own(0.2, 'share', 'of her kind still without by then: she is slow'),
   // losses

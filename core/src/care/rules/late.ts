@@ -1,5 +1,5 @@
-import { daysBetween, phrase, type Phrase } from '../../quantity';
-import { EVENT_WORDS } from '../../words';
+import { daysBetween, isSome, phrase, type Phrase } from '../../quantity';
+import { EVENT_WORDS, MILESTONE_WORDS } from '../../words';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
@@ -43,6 +43,16 @@ export const late: Rule = (c) => {
       ],
       until,
     });
+  const stood = standing(c);
+  if (stood)
+    return verdict({
+      ...common,
+      answer: 'late',
+      says: stood.says,
+      pressure: 'free',
+      notice: true,
+      criteria: [stood.criterion, ...criteria],
+    });
   const share = ahead.stillWithout;
   const expect: Phrase = [' ', ...expectSentence(word, band, c.now)];
   if (share !== null && share < figure('lateShare')) {
@@ -73,6 +83,40 @@ export const late: Rule = (c) => {
       : [];
   return verdict({ ...common, answer: 'no', says: ['She is in her time.', ...expect, ...note], until });
 };
+
+/** Larvae or pupae that were there at one look and, long after, at another, and nothing has come of them in the warm. */
+function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
+  const next = c.ahead?.next;
+  if (next !== 'pupae' && next !== 'workers') return null;
+  const stage = next === 'pupae' ? 'larvae' : 'pupae';
+  const { by, entryId } = {
+    by: c.known.appearances[stage].interval.by,
+    entryId: c.known.appearances[stage].byEntry,
+  };
+  const last = c.known.counts[stage];
+  const none = c.known.counts[next];
+  const warm = heatOf(c.profile, c.tempC) === 'best' || heatOf(c.profile, c.tempC) === 'hot';
+  if (!by || !last || !isSome(last.range) || none?.range.high !== 0 || none.at !== last.at || !warm)
+    return null;
+  const days = daysBetween(by, last.at);
+  if (days < figure(stage === 'larvae' ? 'larvaeStandDays' : 'pupaeStandDays')) return null;
+  const hungry = c.eating !== 'no';
+  const says: Phrase = [
+    ...phrase`She is late: her ${{ word: MILESTONE_WORDS[stage].many }} have stood still for ${{ word: `about ${Math.round(days / 7)} weeks` }}, and it is warm enough. `,
+    stage === 'pupae'
+      ? 'They may be dead: dead ones grow dark, shrink or mould. Leave them to her; she clears them away. A thermometer that shows too much does the same: check it.'
+      : hungry
+        ? 'Hunger comes first: a tiny piece of dead prey, fresh; larvae do not grow without protein. It may be cooler than the thermometer says, or autumn has begun for her.'
+        : 'It may be cooler than the thermometer says, or autumn has begun for her: check the warmth beside the tube, and leave her in peace.',
+  ];
+  return {
+    says,
+    criterion: criterion('standing', 'unmet', says, COMMON_PRACTICE, {
+      evidence: [entryId, last.entryId].filter((e) => e !== null),
+      margin: { value: -days, unit: 'days' },
+    }),
+  };
+}
 
 const PATIENCE = 'Some queens take their time: keep her dark, still and warm, and wait.';
 

@@ -1,4 +1,5 @@
 import { addDays, phrase, type Phrase } from '../../quantity';
+import { WINTER_TEMP_C } from '../../season';
 import type { Case } from '../case';
 import { dangerC, heatOf } from '../heat';
 import { figure } from '../practice';
@@ -32,11 +33,24 @@ export const warmth: Rule = (c) => {
       asks: [{ ...askNow(c, 'cool', says, 0.1), timer: true }],
     });
   }
+  if (tempC <= figure('nearFrostC')) {
+    const says = phrase`At ${{ tempC }} she stands near frost: her water may freeze and burst the glass. A few degrees more, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} in winter, in small steps; handle cracked glass with gloves.`;
+    return verdict({
+      ...common,
+      answer: 'too near frost',
+      says,
+      pressure: 'soon',
+      asks: [ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('coolSlackDays'))], says)],
+    });
+  }
   if (c.wintering)
     return verdict({
       ...common,
       answer: 'cold, as winter should be',
-      says: phrase`${{ tempC }} is what she needs now: this cold is her winter.`,
+      says:
+        tempC <= WINTER_TEMP_C.high
+          ? phrase`${{ tempC }} is what she needs now: this cold is her winter.`
+          : phrase`At ${{ tempC }} nothing develops: this is her winter. ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is usual and saves her more; no more warmth now.`,
     });
   if (heat === 'hot') {
     const says = phrase`At ${{ tempC }} she is warmer than her best, ${{ tempC: low }} to ${{ tempC: high }}. Cool her in small steps: above her best it does not go faster, and a cheap thermometer may hide another degree or two.`;

@@ -19,6 +19,8 @@ interface Fault {
   answer: string;
   says: Phrase;
   entryId: string;
+  /** Nothing but a fresh tube mends it. */
+  needsFresh?: boolean;
 }
 
 /** Does her tube hold? Water for how long, and the faults seen in plug and cell. */
@@ -30,6 +32,7 @@ export const water: Rule = (c) => {
   const criteria = [supply(c, daysLeft), ...plug(c), ...mould(c), ...rise(c)];
   const common = { id: 'water', question: 'Does her tube hold?', criteria } as const;
   const fresh = freshHome(c);
+  const reading = readFirst(c);
   const fault = tubeFault(c);
   if (fault)
     return verdict({
@@ -37,7 +40,15 @@ export const water: Rule = (c) => {
       answer: fault.answer,
       says: fault.says,
       pressure: 'now',
-      asks: [askNow(c, fault.task, fault.says), ...(fault.task === 'fresh-home' ? [] : fresh)],
+      asks: [
+        askNow(c, fault.task, fault.says),
+        // a fault that only a fresh tube mends asks for it at once
+        ...(fault.task === 'fresh-home'
+          ? []
+          : fault.needsFresh
+            ? [askNow(c, 'fresh-home', fault.says)]
+            : fresh),
+      ],
     });
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
     return verdict({
@@ -45,18 +56,23 @@ export const water: Rule = (c) => {
       answer: daysLeft <= 0 ? 'it may be dry' : 'not for long',
       says: [
         ...range(c),
+        ...(reading.length > 0 ? [READ_FIRST] : []),
         ' Offer a fresh tube now, beside the old one, and leave her the time: the move itself may take weeks.',
       ],
       pressure: 'now',
-      asks: fresh,
+      asks: [...fresh, ...reading],
     });
   if (daysLeft !== null && daysLeft <= figure('freshHomeEarlyDays'))
     return verdict({
       ...common,
       answer: 'for some weeks',
-      says: [...range(c), ' Have a fresh tube ready and offer it in these weeks.'],
+      says: [
+        ...range(c),
+        ...(reading.length > 0 ? [READ_FIRST] : []),
+        ' Have a fresh tube ready and offer it in these weeks.',
+      ],
       pressure: 'soon',
-      asks: fresh,
+      asks: [...fresh, ...reading],
     });
   const asked = rise(c)[0];
   if (asked && asked.state === 'unknown')
@@ -93,6 +109,20 @@ function freshHome(c: Case): Ask[] {
       [addDays(dry, -early), addDays(dry, -(early + late) / 2), addDays(dry, -late)],
       says,
     ),
+  ];
+}
+
+const READ_FIRST = ' Read her water line first: it may tell that there is time.';
+
+/** A line that nobody has read for weeks, and on which much hangs, is read: that costs her nothing. */
+function readFirst(c: Case): Ask[] {
+  const { p10, p90 } = c.water.dryAt;
+  const read = c.known.waterReadings.at(-1)?.at ?? c.tube.setUpAt;
+  const unread = daysBetween(read, c.now) > figure('lineUnreadDays');
+  const wide = p10 !== null && (p90 === null || daysBetween(p10, p90) > figure('freshHomeEarlyDays'));
+  if (!unread || !wide || c.wintering || (p90 !== null && msOf(p90) <= msOf(c.now))) return [];
+  return [
+    askNow(c, 'check-water', ['Read her water line through the glass, without opening, and log it.'], 2),
   ];
 }
 
@@ -135,6 +165,7 @@ export function tubeFault({ known, now }: Case): Fault | null {
         'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, keep heat from the water end, and offer a dry, fresh tube now.',
       ],
       entryId: front.entryId,
+      needsFresh: true,
     };
   if (front?.value === 'dry')
     return {

@@ -1,5 +1,5 @@
 import { lastMeal, type Offer } from '../../../founding';
-import { daysBetween, isSome, latest, phrase, type Instant, type Phrase } from '../../../quantity';
+import { daysBetween, isSome, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
 import type { Case } from '../../case';
 import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
@@ -113,8 +113,9 @@ export function proteinMissing(
   };
 }
 
-/** When the larvae that are there were first seen. */
-function larvaeSince({ known }: Case): Instant | null {
-  const first = known.appearances.larvae.interval.by;
-  return first ?? known.counts.larvae?.at ?? null;
+/** When the larvae that are there came: by the reckoning, which knows how long nobody had looked; else when they were seen. */
+function larvaeSince({ known, ahead }: Case): Instant | null {
+  const seen = known.appearances.larvae.interval.by ?? known.counts.larvae?.at ?? null;
+  const reckoned = ahead?.events.larvae.band.p50 ?? null;
+  return seen !== null && reckoned !== null && msOf(reckoned) < msOf(seen) ? reckoned : seen;
 }

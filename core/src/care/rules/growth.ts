@@ -1,4 +1,4 @@
-import type { CountRange, Instant, Phrase } from '../../quantity';
+import { msOf, type CountRange, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import type { GrowthSchool } from '../schools';
@@ -88,3 +88,9 @@ export function floorWords(c: Case): Phrase {
 /** Larvae, pupae and a cold season speak against opening anything now. */
 export const coldSeason = (c: Case): boolean =>
   c.wintering || ((c.phase === 'begin' || c.phase === 'winter') && c.profile.inTheCold.value === 'rests');
+
+/** What is given before winter is given before it begins: from then on it waits until spring. */
+export const beforeWinter = ({ winter, now }: Case, at: Instant): Instant =>
+  winter !== null && msOf(now) < msOf(winter.beginFrom) && msOf(at) > msOf(winter.beginFrom)
+    ? winter.beginFrom
+    : at;

@@ -10,6 +10,7 @@ import {
   answerOf,
   asCriterion,
   asView,
+  beforeWinter,
   coldSeason,
   FLOOR_SOURCE,
   floorWords,
@@ -83,7 +84,11 @@ export const nest: Rule = (c) => {
         ask(
           c,
           'nest',
-          [c.now, addDays(c.now, figure('nestBestDays')), addDays(c.now, figure('nestSlackDays'))],
+          [
+            c.now,
+            addDays(c.now, figure('nestBestDays')),
+            beforeWinter(c, addDays(c.now, figure('nestSlackDays'))),
+          ],
           ['Get a small nest ready and join it; do not push.'],
           {
             obligatory: packed,

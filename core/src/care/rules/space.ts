@@ -10,6 +10,7 @@ import {
   answerOf,
   asCriterion,
   asView,
+  beforeWinter,
   coldSeason,
   FLOOR_SOURCE,
   floorWords,
@@ -37,8 +38,8 @@ export const space: Rule = (c) => {
     criteria: [asCriterion(mine), ...against(c)],
     others: judged.filter((j) => j !== mine).map(asView),
   } as const;
-  // a queen that must eat is fed through a room of her own: a meal tells that there is one
-  const has = hasForagingRoom(c) || (must && c.known.offers.length > 0);
+  // a queen that must eat is fed through a room of her own: a meal of which nobody says where tells that there is one
+  const has = hasForagingRoom(c) || (must && c.known.offers.some((o) => o.spot === null));
   if (has)
     return verdict({
       ...common,
@@ -74,7 +75,9 @@ export const space: Rule = (c) => {
           [
             from,
             addDays(from, figure(must ? 'roomFromDays' : 'spaceBestDays')),
-            addDays(from, figure(must ? 'mustEatByDays' : 'spaceSlackDays')),
+            must
+              ? addDays(from, figure('mustEatByDays'))
+              : beforeWinter(c, addDays(from, figure('spaceSlackDays'))),
           ],
           [says[0]?.trim() ?? ''],
           { obligatory: must || full },

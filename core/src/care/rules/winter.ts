@@ -76,16 +76,20 @@ function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const time = msOf(now) >= msOf(from);
   const overdue = msOf(now) >= msOf(by);
   const wakeSays: Phrase = [
-    'Wake her gradually, a few degrees a day over a week or two; water first, and the first feed once she moves about in the warmth.',
+    `Wake ${c.life === 'orphans' ? 'them' : 'her'} gradually, a few degrees a day over a week or two; water first, and the first feed once ${c.life === 'orphans' ? 'they move' : 'she moves'} about in the warmth.`,
   ];
   const check = waterCheck(c);
   return verdict({
     ...common,
     question: 'Is her winter going well?',
-    answer: time ? 'time to wake her' : 'she winters',
+    answer: time
+      ? `time to wake ${c.life === 'orphans' ? 'them' : 'her'}`
+      : c.life === 'orphans'
+        ? 'they winter'
+        : 'she winters',
     says: time
       ? wakeSays
-      : phrase`She winters: no food, no looks, no more warmth. Look to her water about monthly, next from ${{ date: check.notBefore }} on; wake her about ${{ date: wake }}.`,
+      : phrase`${{ word: c.life === 'orphans' ? 'They winter' : 'She winters' }}: no food, no looks, no more warmth. Look to the water about monthly, next from ${{ date: check.notBefore }} on; wake ${{ word: c.life === 'orphans' ? 'them' : 'her' }} about ${{ date: wake }}.`,
     pressure: overdue ? 'now' : time || msOf(check.notBefore) <= msOf(now) ? 'soon' : 'rest',
     until: time ? null : from,
     criteria: [

@@ -39,13 +39,14 @@ export const feedOpensCell = (c: Case): boolean =>
 
 function resting(c: Case): Verdict {
   const active = c.profile.inTheCold.value === 'active' && c.workers !== null;
+  const winter = c.life === 'orphans' ? 'They winter' : 'She winters';
   return foodVerdict(c, {
     answer: c.wintering ? 'not in winter' : 'not in the cold',
     says: c.wintering
       ? [
           active
-            ? 'She winters. Her kind stays active in the cold: a little sugar if workers are seen about, nothing else.'
-            : 'She winters: no food until she is warmed again. Water is all she needs.',
+            ? `${winter}. Her kind stays active in the cold: a little sugar if workers are seen about, nothing else.`
+            : `${winter}: no food until it is warm again. Water is enough.`,
         ]
       : ['In this cold nobody eats: warm her first, then feed.'],
     criteria: [

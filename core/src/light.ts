@@ -4,6 +4,7 @@
  */
 export { DEFAULT_SETTINGS } from './facts/default-settings';
 export { placeIdNow } from './log/place-now';
+export { usualTube } from './tube/usual-tube';
 export { countText } from './quantity/count';
 export { daysText } from './quantity/phrase';
 export { byUrgency } from './view/by-urgency';

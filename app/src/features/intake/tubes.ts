@@ -1,4 +1,4 @@
-import { usualTube } from '@gentle-burrow/core/tube';
+import { usualTube } from '@gentle-burrow/core/light';
 
 /** Tubes in common use, mm (common practice, no source). */
 export const COMMON_TUBES = [

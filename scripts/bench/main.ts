@@ -13,7 +13,7 @@ const add = (more: Row[]) => {
   for (const r of more) console.log(`  ${r.what}: ${r.measured}`);
 };
 
-console.log('Measuring; this takes about five minutes …');
+console.log('Measuring; this takes about eight minutes …');
 add(benchOutlook());
 add(benchCalibration());
 add(benchAgenda());

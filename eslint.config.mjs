@@ -53,10 +53,7 @@ export default defineConfig([
     // a package is used through the doors that its package.json names, and the core runs anywhere: no clock, no interface, no I/O
     files: ['**/*.{ts,tsx}'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        { patterns: ['@gentle-burrow/*/src', '@gentle-burrow/*/src/*'] },
-      ],
+      'no-restricted-imports': ['error', { patterns: ['@gentle-burrow/*/src', '@gentle-burrow/*/src/*'] }],
     },
   },
   {

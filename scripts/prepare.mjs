@@ -106,3 +106,6 @@ function hashOf(paths) {
   }
   return hash.digest('hex');
 }
+
+// run by itself it builds
+if (process.argv[1] === fileURLToPath(import.meta.url)) await ensureBuilt();

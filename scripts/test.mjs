@@ -1,10 +1,10 @@
 // `npm test`: everything that must hold, from an empty checkout: lint, types, unit tests, build, end-to-end tests.
 // Goes on after a failure, so that one run shows all of them. The last line is "N passed, N failed".
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, root } from './prepare.mjs';
+import { ensureInstalled, root } from './prepare.mjs';
 import { startPostgres } from './postgres.mjs';
 import { ensureChromium } from './system.mjs';
 
@@ -16,19 +16,33 @@ function heading(text) {
   console.log(`\n— ${text}`);
 }
 
-function run(command, args, env = {}) {
-  return (
-    spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0
-  );
+/**
+ * Runs a command beside others.
+ * @returns whether it ended well; what it printed is kept back until it ends when it runs beside a louder one
+ */
+function run(command, args, { env = {}, quiet = false } = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+      env: { ...process.env, ...env },
+    });
+    let said = '';
+    child.stdout?.on('data', (d) => (said += d));
+    child.stderr?.on('data', (d) => (said += d));
+    child.on('close', (code) => resolve({ ok: code === 0, said }));
+  });
 }
 
-function step(name, command, args) {
-  heading(name);
-  if (run(command, args)) passed++;
+async function step(name, command, args) {
+  const { ok, said } = await run(command, args, { quiet: true });
+  console.log(`\n— ${name}\n${said}`.trimEnd());
+  if (ok) passed++;
   else {
     failed++;
     console.error(`${name} failed.`);
   }
+  return ok;
 }
 
 /** Adds the counts of a report; a run that ended badly without one failed test counts as a failure itself. */
@@ -49,43 +63,45 @@ function report(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
 }
 
-await ensureInstalled();
-step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
-  step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
-
-heading('unit tests');
-const postgres = startPostgres();
-if (!postgres) console.log('No PostgreSQL here: the storage suite runs on PGlite alone.');
-const jestFile = join(results, 'jest.json');
-const jestOk = run('npx', ['jest', '--json', `--outputFile=${jestFile}`, '--silent=false'], {
-  ...(postgres ? { TEST_DATABASE_URL: postgres.url } : {}),
-});
-postgres?.stop();
-const jest = report(jestFile);
-count(
-  jestOk,
-  { good: jest.numPassedTests ?? 0, bad: (jest.numFailedTests ?? 0) + (jest.numRuntimeErrorTestSuites ?? 0) },
-  'Jest',
-);
-
-heading('build');
-let built = true;
-try {
-  await ensureBuilt();
-  passed++;
-} catch (error) {
-  built = false;
-  failed++;
-  console.error(error.message);
+/** What looks at the sources, and the build: one after the other, beside the unit tests. */
+async function checkAndBuild() {
+  const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
+  await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+  for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
+    await step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
+  return built;
 }
+
+async function unitTests() {
+  heading('unit tests');
+  const postgres = startPostgres();
+  if (!postgres) console.log('No PostgreSQL here: the storage suite runs on PGlite alone.');
+  const jestFile = join(results, 'jest.json');
+  const { ok } = await run('npx', ['jest', '--json', `--outputFile=${jestFile}`, '--silent=false'], {
+    env: postgres ? { TEST_DATABASE_URL: postgres.url } : {},
+  });
+  postgres?.stop();
+  const jest = report(jestFile);
+  count(
+    ok,
+    {
+      good: jest.numPassedTests ?? 0,
+      bad: (jest.numFailedTests ?? 0) + (jest.numRuntimeErrorTestSuites ?? 0),
+    },
+    'Jest',
+  );
+}
+
+await ensureInstalled();
+// the unit tests take one core and the rest the other
+const [built] = await Promise.all([checkAndBuild(), unitTests()]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {
   const file = join(results, 'e2e.json');
-  const ok = run('npx', ['playwright', 'test', '-c', 'e2e', '--reporter=list,json'], {
-    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+  const { ok } = await run('npx', ['playwright', 'test', '-c', 'e2e', '--reporter=list,json'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
   });
   const { stats = {} } = report(file);
   count(ok, { good: (stats.expected ?? 0) + (stats.flaky ?? 0), bad: stats.unexpected ?? 0 }, 'Playwright');

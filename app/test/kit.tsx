@@ -1,7 +1,7 @@
 import { usualTube } from '@gentle-burrow/core/tube';
 import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
-import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
 import { SPECIES } from '@gentle-burrow/core/species';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
@@ -55,14 +55,19 @@ export class PretendServer {
 
   private read(path: string): unknown {
     const now = new Date().toISOString();
-    const views = () => this.queens.map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
+    const views = () =>
+      this.queens
+        .filter((q) => !isWithdrawn(q.entries))
+        .map(corrected)
+        .map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
     if (path === '/species') return { species: SPECIES };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/settings') return SETTINGS;
     if (path === '/stock') return { levels: this.stock, plan: null };
-    const facts = this.queens.find((q) => path === `/queens/${q.queen.id}`);
-    if (!facts) return null;
+    const written = this.queens.find((q) => path === `/queens/${q.queen.id}`);
+    if (!written) return null;
+    const facts = corrected(written);
     const view = queenView(facts, SETTINGS, now, { draws: 300 });
     return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
   }

@@ -3,6 +3,7 @@
  * of what is fetched before the first picture.
  */
 export { DEFAULT_SETTINGS } from './facts/default-settings';
+export { corrected, isWithdrawn } from './log/corrected';
 export { placeIdNow } from './log/place-now';
 export { usualTube } from './tube/usual-tube';
 export { countText } from './quantity/count';

@@ -57,6 +57,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await radio(page, 'Kept');
   await nextTo(page, 'Is she healthy?');
   await radio(page, 'Something found');
+  await page.getByRole('checkbox', { name: 'Mites' }).click();
   await expect(page.getByText(/Lift single ones off/)).toBeVisible();
   await nextTo(page, 'What is she?');
   await radio(page, /Unknown, temperate/);
@@ -240,6 +241,31 @@ test('what was written of yesterday is put right where it stands, and undone', a
   await expect(page.getByText(/Before: sugar and protein, offered/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/Before: sugar and protein, offered/)).toBeHidden();
+});
+
+test('her name is put right in her log, and one taken in by mistake is gone from the shelf', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('S2');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: /Put her facts right$/ }).click();
+  await page.getByRole('textbox', { name: 'Letter or name on the tube' }).fill('Seven');
+  await page.getByRole('textbox', { name: 'Length, mm' }).fill('160');
+  await page.getByRole('button', { name: 'Keep the correction' }).click();
+  await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
+  await expect(page.getByText(/name Seven, was S2/).first()).toBeVisible();
+  await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).queen.label).toBe('Seven');
+
+  await page.getByRole('button', { name: /^Show all/ }).click();
+  await page.getByRole('button', { name: 'Taken in by mistake: withdraw her whole' }).click();
+  await expect(page.getByText('Seven was taken in by mistake and is withdrawn.')).toBeVisible();
+  const shelf = async () =>
+    (await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf')).rows.some((r) => r.queen.id === id);
+  await expect.poll(shelf).toBe(false);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
+  await expect.poll(shelf).toBe(true);
 });
 
 test('captures leave the house without their places unless that is asked for', async ({ page, demo }) => {

@@ -117,11 +117,12 @@ test('the outlook re-dates itself when she is late', async ({ page, burrow }) =>
   await expect(page.getByText('Is she late?')).toBeVisible();
 });
 
-test('a look not taken is one tap, and undone by another', async ({ page, burrow }) => {
+test('a look not taken is two taps, and undone by another', async ({ page, burrow }) => {
   await page.goto(burrow.url);
   await takeIn(page, 30);
   await expect(page.getByText(/You may (look|take one short look)/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Leave alone for two weeks' }).click();
+  await page.getByRole('button', { name: 'Leave alone', exact: true }).click();
+  await page.getByRole('button', { name: 'Leave alone for 14 days' }).click();
   await expect(page.getByText(/Leave her alone until/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/You may (look|take one short look)/).first()).toBeVisible();

@@ -136,6 +136,67 @@ describe('resources', () => {
     });
   });
 
+  test('her name and tube are put right in her log, where the old ones stay', async () => {
+    const one = await takenIn('Wrong', 30);
+    const detail = async () => queenDetailSchema.parse((await get(`/api/queens/${one.queen.id}`)).json());
+    const { id: _id, kind: _kind, setUpAt: _setUp, ...was } = one.tube;
+    const right = {
+      kind: 'correct',
+      id: v7(),
+      queenId: one.queen.id,
+      at: daysAgo(0),
+      loggedAt: daysAgo(0),
+      label: { was: 'Wrong', is: 'Right' },
+      tube: { was, is: { ...was, lengthMm: 200 } },
+    };
+    expect((await post('/api/entries', right)).statusCode).toBe(200);
+    expect((await detail()).queen.label).toBe('Right');
+    expect((await detail()).tube).toEqual({ ...one.tube, lengthMm: 200 });
+    const labels = async () =>
+      shelfSchema.parse((await get('/api/shelf')).json()).rows.map((r) => r.queen.label);
+    expect(await labels()).toContain('Right');
+    expect(await labels()).not.toContain('Wrong');
+    const listed = queenListSchema.parse((await get('/api/queens')).json()).queens;
+    expect(listed.find((q) => q.id === one.queen.id)?.label).toBe('Right');
+    expect((await get('/api/export.jsonl')).body).toContain('"label":"Wrong"');
+    const unfit = { ...right, id: v7(), tube: { was, is: { ...was, boreMm: 40 } } };
+    const refused = await post('/api/entries', unfit);
+    expect(refused.statusCode).toBe(400);
+    expect(JSON.stringify(refused.json())).toContain('not smaller than the outside');
+    // by the older address too
+    await app.inject({ method: 'PATCH', url: `/api/queens/${one.queen.id}`, payload: { label: 'Third' } });
+    expect((await detail()).queen.label).toBe('Third');
+    expect((await detail()).entries.at(-1)).toMatchObject({
+      kind: 'correct',
+      label: { was: 'Right', is: 'Third' },
+    });
+  });
+
+  test('a queen taken in by mistake leaves no trace but in the export, and comes back', async () => {
+    const one = await takenIn('Mistake', 30);
+    const shown = async () =>
+      shelfSchema.parse((await get('/api/shelf')).json()).rows.some((r) => r.queen.id === one.queen.id);
+    expect(await shown()).toBe(true);
+    const amend = async (amends: string) => {
+      const head = {
+        kind: 'amendment',
+        id: v7(),
+        queenId: one.queen.id,
+        at: daysAgo(0),
+        loggedAt: daysAgo(0),
+      };
+      expect((await post('/api/entries', { ...head, amends, replacement: null })).statusCode).toBe(200);
+      return head.id;
+    };
+    const gone = await amend(one.intake.id);
+    expect(await shown()).toBe(false);
+    expect((await get('/api/captures.csv')).body).not.toContain(one.queen.id);
+    expect(JSON.stringify((await get('/api/queens')).json())).not.toContain(one.queen.id);
+    expect((await get('/api/export.jsonl')).body).toContain(gone);
+    await amend(gone);
+    expect(await shown()).toBe(true);
+  });
+
   test('the log leaves as JSON Lines that can be read line by line', async () => {
     const r = await get('/api/export.jsonl');
     const facts = r.body

@@ -9,9 +9,10 @@ const one = newQueen('Kinds', 90);
 beforeAll(async () => {
   t = await testServer();
   await t.store.write(factsOf(one));
-  await t.store.write([
-    { fact: 'place', value: { ...one.place, id: SAMPLES.move.placeId, name: 'Elsewhere' } },
-  ]);
+  const named = [SAMPLES.move.placeId, SAMPLES.correct.placeId?.is as string];
+  await t.store.write(
+    named.map((id, i) => ({ fact: 'place' as const, value: { ...one.place, id, name: `Elsewhere ${i}` } })),
+  );
 }, 60_000);
 afterAll(() => t.close());
 

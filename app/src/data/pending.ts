@@ -1,6 +1,6 @@
 import type { Place } from '@gentle-burrow/core/facts';
 import type { QueenFacts } from '@gentle-burrow/core/view';
-import { placeIdNow } from '@gentle-burrow/core/light';
+import { corrected, placeIdNow } from '@gentle-burrow/core/light';
 import type { OutboxItem, Outgoing } from './outbox';
 
 /** Which queen an outgoing item is about; null for places and settings. */
@@ -43,7 +43,7 @@ export function withPending(
     } else if (out.what === 'entry' && out.entry.queenId === queenId) {
       const entry = out.entry;
       const entries = facts.entries.filter((e) => e.id !== entry.id);
-      facts = standing({ ...facts, entries: [...entries, entry] }, known);
+      facts = standing(corrected({ ...facts, entries: [...entries, entry] }), known);
     } else if (out.what === 'queen-patch' && out.queenId === queenId) {
       facts = { ...facts, queen: { ...facts.queen, ...definedOnly(out.patch) } };
     } else if (out.what === 'place' && facts.places.some((p) => p.id === out.place.id)) {

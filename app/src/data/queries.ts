@@ -5,7 +5,7 @@ import type { Entry, EntryBody } from '@gentle-burrow/core/log';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
-import { byUrgency, DEFAULT_SETTINGS } from '@gentle-burrow/core/light';
+import { byUrgency, DEFAULT_SETTINGS, isWithdrawn } from '@gentle-burrow/core/light';
 import {
   keepPreviousData,
   useQueries,
@@ -200,11 +200,16 @@ export function useShelf(): Shown<ShelfRow[]> {
   }, [rows, client]);
 
   const touched = [...new Set(items.map((i) => queenIdOf(i.out)).filter((id) => id !== null))];
+  const written = touched.map((id) => {
+    const mine = about(items, id);
+    const detail = client.getQueryData<QueenDetail>(KEYS.queen(id));
+    return { id, mine, detail, facts: withPending(id, detail ? factsOf(detail) : null, mine, places) };
+  });
+  const withdrawn = new Set(
+    written.flatMap(({ id, facts }) => (facts && isWithdrawn(facts.entries) ? [id] : [])),
+  );
   const locals = useQueries({
-    queries: touched.map((id) => {
-      const mine = about(items, id);
-      const detail = client.getQueryData<QueenDetail>(KEYS.queen(id));
-      const facts = withPending(id, detail ? factsOf(detail) : null, mine, places);
+    queries: written.map(({ id, mine, detail, facts }) => {
       return {
         queryKey: ['local', id, detail?.at ?? '', settings, mine.map((m) => m.id)],
         queryFn: () =>
@@ -220,9 +225,10 @@ export function useShelf(): Shown<ShelfRow[]> {
   );
   let data: ShelfRow[] | null = null;
   if (rows || changed.size > 0) {
-    const base = changed.size === 0 ? (rows ?? []) : (rows ?? []).filter((r) => !changed.has(r.queen.id));
+    const base = (rows ?? []).filter((r) => !changed.has(r.queen.id) && !withdrawn.has(r.queen.id));
+    const mine = [...changed.values()].filter((r) => !withdrawn.has(r.queen.id));
     // the server has put them in order already
-    data = changed.size === 0 ? base : [...base, ...changed.values()].sort(byUrgency);
+    data = mine.length === 0 ? base : [...base, ...mine].sort(byUrgency);
   }
   return {
     data,
@@ -269,14 +275,19 @@ export async function writeEntry(queenId: string, body: EntryBody): Promise<Entr
   return entry;
 }
 
-/** Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written. */
+/**
+ * Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written.
+ * @param over the amendment that held until now, null when none did: so that two devices that amend one entry are found out
+ */
 export async function amendEntry(
   queenId: string,
   amends: string,
   replacement: EntryBody | null,
+  over: string | null = null,
 ): Promise<Entry> {
   const now = new Date().toISOString();
-  const entry: Entry = { kind: 'amendment', id: v7(), queenId, at: now, loggedAt: now, amends, replacement };
+  const head = { id: v7(), queenId, at: now, loggedAt: now };
+  const entry: Entry = { kind: 'amendment', ...head, amends, over, replacement };
   await put({ what: 'entry', entry });
   return entry;
 }

@@ -12,6 +12,7 @@ import type {
   PupaeIn,
   Shape,
   WetFront,
+  Wings,
 } from '@gentle-burrow/core/vocabulary';
 
 /** What the closed lists of the log are called on the screen, each list once. */
@@ -115,4 +116,10 @@ export const WAY_WORDS: Record<FeedWay, string> = {
   dish: 'in a dish',
   feeder: 'in a feeder',
   prey: 'by tweezers',
+};
+
+export const WINGS_WORDS: Record<Wings, string> = {
+  dealate: 'shed',
+  winged: 'kept',
+  unknown: 'not noted',
 };

@@ -4,7 +4,7 @@ import { msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
-import { placeTemperature, temperatureAt } from '../warmth';
+import { placeTemperature, roomsOfStays, temperatureAt, type Room } from '../warmth';
 import { peaceOf, type Peace } from './disturbance';
 import { heatOf } from './heat';
 import { figure } from './practice';
@@ -20,6 +20,8 @@ export interface CaseInput {
   founder?: FounderBelief;
   tube: TubeHome;
   place: Place;
+  /** Where her tube has stood, one room after another; where it stands now when not given. */
+  rooms?: readonly Room[];
   lookingSchool: LookingSchoolId;
   spaceSchool?: SpaceSchoolId;
   nestSchool?: NestSchoolId;
@@ -90,7 +92,7 @@ export function caseOf(input: CaseInput): Case {
     tube,
     place,
     tempC,
-    water: waterOf(known, tube, place, tempC, now),
+    water: waterOf(known, tube, input.rooms ?? roomsOfStays([{ from: tube.setUpAt, place }]), now),
     looking,
     spaceSchool: input.spaceSchool ?? 'about-fifteen',
     nestSchool: input.nestSchool ?? 'count',
@@ -139,7 +141,7 @@ function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life
  * Her water by every line read of this filling. A line cannot rise by itself: when it stands far higher than before, it is
  * another filling, and what was read before says nothing of it.
  */
-function waterOf(known: QueenLedger, tube: TubeHome, place: Place, tempC: number, now: Instant): Reservoir {
+function waterOf(known: QueenLedger, tube: TubeHome, rooms: readonly Room[], now: Instant): Reservoir {
   const start = { at: tube.setUpAt, mm: tube.waterLineMm };
   const later = known.waterReadings.filter((r) => msOf(r.at) > msOf(start.at) && r.mm <= tube.lengthMm);
   let readings = [start, ...later];
@@ -147,6 +149,5 @@ function waterOf(known: QueenLedger, tube: TubeHome, place: Place, tempC: number
     const before = readings[i - 1];
     if (before && r.mm - before.mm > figure('newFillMm')) readings = readings.slice(i);
   });
-  const room = { tempC, roomRelHumidity: place.roomRelHumidity, plugs: tube.plugs };
-  return reservoirBand(tube, readings, room, now);
+  return reservoirBand(tube, readings, rooms, tube.plugs, now);
 }

@@ -5,4 +5,4 @@ export { queenSchema, type Queen } from './queen';
 export { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
 export { settingsSchema } from './settings';
 export { stockItemSchema, stockMoveSchema, type StockItem, type StockMove } from './stock';
-export { tubeSchema, type TubeHome } from './tube';
+export { tubeMeasuresSchema, tubeSchema, type TubeHome, type TubeMeasures } from './tube';

@@ -1,47 +1,50 @@
 import { z } from 'zod';
 import { idSchema, instantSchema, mm } from './common';
 
+const measures = {
+  outsideMm: mm("The tube's outside diameter", 4, 100),
+  boreMm: mm("The tube's bore", 3, 80),
+  lengthMm: mm("The tube's length", 20, 500),
+  end: z.enum(['round', 'flat']),
+  waterLineMm: mm('The water line', 0, 500),
+  plugs: z.object({
+    innerMm: mm('The inner plug', 2, 200),
+    outerMm: mm('The outer plug', 2, 200),
+  }),
+};
+const measured = z.object(measures);
+
+/** What of a tube is measured when it is set up. */
+export const tubeMeasuresSchema = measured.superRefine(mustFit);
+export type TubeMeasures = z.infer<typeof tubeMeasuresSchema>;
+
 /** A founding tube, as it was set up. Lengths run from the deepest point of the closed end. */
 export const tubeSchema = z
-  .object({
-    id: idSchema,
-    kind: z.literal('tube'),
-    outsideMm: mm("The tube's outside diameter", 4, 100),
-    boreMm: mm("The tube's bore", 3, 80),
-    lengthMm: mm("The tube's length", 20, 500),
-    end: z.enum(['round', 'flat']),
-    waterLineMm: mm('The water line', 0, 500),
-    plugs: z.object({
-      innerMm: mm('The inner plug', 2, 200),
-      outerMm: mm('The outer plug', 2, 200),
-    }),
-    setUpAt: instantSchema,
-  })
-  .superRefine((t, ctx) => {
-    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
-    if (t.boreMm >= t.outsideMm) {
-      fault(
-        'boreMm',
-        `The bore (${t.boreMm} mm) is not smaller than the outside (${t.outsideMm} mm). Swap them.`,
-      );
-    }
-    if (t.lengthMm <= t.boreMm) {
-      fault(
-        'lengthMm',
-        `The tube (${t.lengthMm} mm) is not longer than it is wide (${t.boreMm} mm). Check both.`,
-      );
-    }
-    if (t.waterLineMm > t.lengthMm) {
-      fault(
-        'waterLineMm',
-        `The water line (${t.waterLineMm} mm) lies beyond the tube (${t.lengthMm} mm). Check the tube's length or the reading.`,
-      );
-    } else if (t.waterLineMm + t.plugs.innerMm + t.plugs.outerMm >= t.lengthMm) {
-      fault(
-        'waterLineMm',
-        'Water and plugs leave no chamber. Use less water, shorter plugs or a longer tube.',
-      );
-    }
-  });
+  .object({ id: idSchema, kind: z.literal('tube'), ...measures, setUpAt: instantSchema })
+  .superRefine(mustFit);
 
 export type TubeHome = z.infer<typeof tubeSchema>;
+
+function mustFit(t: z.infer<typeof measured>, ctx: z.RefinementCtx): void {
+  const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+  if (t.boreMm >= t.outsideMm) {
+    fault(
+      'boreMm',
+      `The bore (${t.boreMm} mm) is not smaller than the outside (${t.outsideMm} mm). Swap them.`,
+    );
+  }
+  if (t.lengthMm <= t.boreMm) {
+    fault(
+      'lengthMm',
+      `The tube (${t.lengthMm} mm) is not longer than it is wide (${t.boreMm} mm). Check both.`,
+    );
+  }
+  if (t.waterLineMm > t.lengthMm) {
+    fault(
+      'waterLineMm',
+      `The water line (${t.waterLineMm} mm) lies beyond the tube (${t.lengthMm} mm). Check the tube's length or the reading.`,
+    );
+  } else if (t.waterLineMm + t.plugs.innerMm + t.plugs.outerMm >= t.lengthMm) {
+    fault('waterLineMm', 'Water and plugs leave no chamber. Use less water, shorter plugs or a longer tube.');
+  }
+}

@@ -90,3 +90,6 @@ export type NestSchoolId = (typeof NEST_SCHOOL_IDS)[number];
 
 export const STOCK_KINDS = ['finished-tube', 'empty-tube', 'plug', 'barrier', 'food', 'other'] as const;
 export const STOCK_WHYS = ['counted', 'made', 'bought', 'used', 'broken'] as const;
+
+export const WINGS = ['dealate', 'winged', 'unknown'] as const;
+export type Wings = (typeof WINGS)[number];

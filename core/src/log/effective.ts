@@ -8,6 +8,8 @@ export interface EffectiveEntry {
   original: FactEntry;
   /** The amendment in force, if any. */
   amendment: Amendment | null;
+  /** Another amendment of the same that did not know of the one in force, and says otherwise; null when there is none. */
+  rival: Amendment | null;
 }
 
 /**
@@ -23,15 +25,21 @@ export function effectiveEntries(entries: readonly Entry[]): EffectiveEntry[] {
     if (list) list.push(e);
     else amendments.set(e.amends, [e]);
   }
-  const inForce = (id: string): Amendment | null => {
-    const list = amendments.get(id);
-    if (!list) return null;
-    const standing = list.filter((a) => {
+  const standing = (id: string): Amendment[] =>
+    (amendments.get(id) ?? []).filter((a) => {
       const over = inForce(a.id);
       return over === null || over.replacement !== null;
     });
-    return standing.reduce<Amendment | null>((a, b) => (a === null || later(b, a) ? b : a), null);
-  };
+  const inForce = (id: string): Amendment | null =>
+    amendments.has(id)
+      ? standing(id).reduce<Amendment | null>((a, b) => (a === null || later(b, a) ? b : a), null)
+      : null;
+  const rivalOf = (winner: Amendment | null): Amendment | null =>
+    winner?.over === undefined
+      ? null
+      : (standing(winner.amends).find(
+          (a) => a !== winner && a.over === winner.over && !sameSaying(a.replacement, winner.replacement),
+        ) ?? null);
   return entries
     .filter((e): e is FactEntry => e.kind !== 'amendment')
     .map((original) => {
@@ -48,7 +56,10 @@ export function effectiveEntries(entries: readonly Entry[]): EffectiveEntry[] {
                 loggedAt: amendment.loggedAt,
               } as FactEntry)
             : null;
-      return { ms: msOf((entry ?? original).at), effective: { entry, original, amendment } };
+      return {
+        ms: msOf((entry ?? original).at),
+        effective: { entry, original, amendment, rival: rivalOf(amendment) },
+      };
     })
     .sort((a, b) => a.ms - b.ms || (a.effective.original.id < b.effective.original.id ? -1 : 1))
     .map(({ effective }) => effective);
@@ -57,4 +68,11 @@ export function effectiveEntries(entries: readonly Entry[]): EffectiveEntry[] {
 function later(a: Amendment, b: Amendment): boolean {
   const byTime = msOf(a.loggedAt) - msOf(b.loggedAt);
   return byTime > 0 || (byTime === 0 && a.id > b.id);
+}
+
+/** Whether two replacements say the same, in whatever order their fields were written. */
+function sameSaying(a: Amendment['replacement'], b: Amendment['replacement']): boolean {
+  if (a === null || b === null) return a === b;
+  const sorted = (body: object) => JSON.stringify(Object.entries(body).sort(([x], [y]) => (x < y ? -1 : 1)));
+  return sorted(a) === sorted(b);
 }

@@ -29,6 +29,11 @@ export const amendmentSchema = z.object({
   ...head,
   at: instantSchema,
   amends: idSchema,
+  /**
+   * The amendment that held where this one was written, null when none did: two over the same did not know of one another.
+   * Not said by older logs.
+   */
+  over: idSchema.nullable().optional(),
   replacement: entryBodySchema.nullable(),
 });
 export type Amendment = z.infer<typeof amendmentSchema>;

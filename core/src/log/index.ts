@@ -12,6 +12,7 @@ export {
   type EntryOf,
   type FactEntry,
 } from './entry';
+export { corrected, isWithdrawn } from './corrected';
 export { effectiveEntries, type EffectiveEntry } from './effective';
 export { DISTURBANCES, type Disturbance, type References } from './kind';
 export { coordinatesSchema, intakeSchema } from './kinds/intake';

@@ -1,5 +1,5 @@
 import { usualTube } from '../tube/usual-tube';
-import { amendmentSchema, effectiveEntries, entrySchema, lookSchema } from './index';
+import { amendmentSchema, effectiveEntries, entrySchema, lookSchema, type Entry } from './index';
 import { placeSchema, queenSchema, tubeSchema } from '../facts';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
 
@@ -65,6 +65,40 @@ describe('what cannot', () => {
   test('an amendment cannot replace by another amendment', () => {
     const inner = { kind: 'amendment', ...head, amends: testId(), replacement: null };
     expect(amendmentSchema.safeParse({ ...inner, id: testId(), replacement: inner }).success).toBe(false);
+  });
+});
+
+describe('two devices that amend one entry', () => {
+  const written = entry(0, { kind: 'note', text: 'one queen' });
+  const amend = (text: string, onDay: number, over: string | null | undefined): Entry => ({
+    kind: 'amendment',
+    id: testId(),
+    queenId: written.queenId,
+    at: day(onDay),
+    loggedAt: day(onDay),
+    amends: written.id,
+    ...(over === undefined ? {} : { over }),
+    replacement: { kind: 'note', at: written.at, text },
+  });
+  const rivalOf = (...entries: Entry[]) => effectiveEntries([written, ...entries])[0]?.rival;
+
+  test('the later holds, and the one that it did not know of is shown beside it', () => {
+    const [a, b] = [amend('two queens', 1, null), amend('three queens', 2, null)];
+    const [found] = effectiveEntries([written, b, a]);
+    expect(found?.entry).toMatchObject({ text: 'three queens' });
+    expect(found?.rival?.id).toBe(a.id);
+  });
+  test('one that knew of the other is no rival, nor is one that says the same', () => {
+    const a = amend('two queens', 1, null);
+    expect(rivalOf(a, amend('three queens', 2, a.id))).toBeNull();
+    expect(rivalOf(a, amend('two queens', 2, null))).toBeNull();
+  });
+  test('once it is settled nobody asks again', () => {
+    const [a, b] = [amend('two queens', 1, null), amend('three queens', 2, null)];
+    expect(rivalOf(a, b, amend('two queens', 3, b.id))).toBeNull();
+  });
+  test('older logs do not say what they knew, and are left as they were', () => {
+    expect(rivalOf(amend('two queens', 1, undefined), amend('three queens', 2, undefined))).toBeNull();
   });
 });
 

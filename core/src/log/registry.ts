@@ -1,3 +1,4 @@
+import { correct } from './kinds/correct';
 import { feed } from './kinds/feed';
 import { health } from './kinds/health';
 import { identify } from './kinds/identify';
@@ -23,6 +24,7 @@ export const KINDS = {
   health,
   identify,
   sign,
+  correct,
 } as const;
 
 export type KindName = keyof typeof KINDS;

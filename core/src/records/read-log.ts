@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, type KeeperSettings } from '../facts';
-import { placeIdNow, type Entry } from '../log';
+import { corrected, isWithdrawn, placeIdNow, type Entry } from '../log';
 import { InputError } from '../quantity';
 import type { QueenFacts } from '../view';
 import { factSchema, type Fact } from './fact';
@@ -52,13 +52,15 @@ export function logOf(facts: readonly Fact[]): ReadLog {
   for (const id of entries.keys())
     if (!queens.has(id))
       throw new InputError('queenId', `There are entries about a queen (${id}) who is not in the log.`);
-  const whole = [...queens.values()].map((queen): QueenFacts => {
-    const own = [...(entries.get(queen.id)?.values() ?? [])];
-    const tube = homes.get(queen.homeId);
-    if (!tube) throw new InputError('homeId', `The tube of ${queen.label} is not in the log.`);
+  const whole = [...queens.values()].flatMap((written): QueenFacts[] => {
+    const own = [...(entries.get(written.id)?.values() ?? [])];
+    if (isWithdrawn(own)) return [];
+    const home = homes.get(written.homeId);
+    if (!home) throw new InputError('homeId', `The tube of ${written.label} is not in the log.`);
+    const { queen, tube } = corrected({ queen: written, tube: home, entries: own });
     const place = places.get(placeIdNow(queen, own));
     if (!place) throw new InputError('placeId', `The place of ${queen.label} is not in the log.`);
-    return { queen, tube, place, places: [...places.values()], entries: own };
+    return [{ queen, tube, place, places: [...places.values()], entries: own }];
   });
   return { settings, queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)) };
 }

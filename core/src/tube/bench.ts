@@ -92,7 +92,13 @@ export function fillTo(
     );
   }
   const waterMl = tubeVolumeMl(tube, lineMm);
-  const water = reservoirBand(tube, [{ at: now, mm: lineMm }], { tempC, roomRelHumidity, plugs }, now);
+  const water = reservoirBand(
+    tube,
+    [{ at: now, mm: lineMm }],
+    [{ from: now, tempC, roomRelHumidity }],
+    plugs,
+    now,
+  );
   const days = (at: Instant | null) => (at === null ? Infinity : daysBetween(now, at));
   const reserveMl = floodReserveMl(tube, lineMm, plugs);
   const bodies = { low: cellMm / queenLengthMm.high, high: cellMm / queenLengthMm.low };

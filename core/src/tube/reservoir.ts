@@ -36,53 +36,100 @@ const GRID = Array.from({ length: 121 }, (_, i) => (i - 60) * 0.03);
 /**
  * How long the water lasts, with the range: Stefan's calculation as the prior, corrected by every water line read.
  *
+ * Each room that the tube has stood in has its own calculated loss: a move changes what is to come, not what was.
  * The unknown is k = true loss / calculated loss, ln k ~ N(0, 0.4²). Each reading is normal about the line that k
  * predicts; the volume at the first reading is fitted for each k. The posterior of k is summed on a grid.
  * @param readings of this tube in its present filling, at least one
- * @throws InputError without a reading
+ * @param rooms one after another, at least one; the first also holds before its moment, the last for good
+ * @throws InputError without a reading or a room
  */
 export function reservoirBand(
   tube: TubeShape,
   readings: readonly WaterReading[],
-  room: { tempC: number; roomRelHumidity: number; plugs: Plugs },
+  rooms: readonly RoomThen[],
+  plugs: Plugs,
   now: Instant,
 ): Reservoir {
   const first = readings[0];
   need(first !== undefined, 'readings', 'No water line has been read. Log where the water ends.');
-  const calculated = tubeLossGPerDay(tube, first.mm, room) / waterDensityGPerMl(room.tempC);
-  const points = readings.map((r) => ({
-    day: (msOf(r.at) - msOf(first.at)) / DAY_MS,
-    ml: tubeVolumeMl(tube, r.mm),
-  }));
+  const day = (at: Instant) => (msOf(at) - msOf(first.at)) / DAY_MS;
+  const lost = lossCourse(
+    rooms.map((room) => ({
+      from: day(room.from),
+      mlPerDay: tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(room.tempC),
+    })),
+  );
+  const points = readings.map((r) => ({ lost: lost.by(day(r.at)), ml: tubeVolumeMl(tube, r.mm) }));
   const errorMl = (Math.PI * (tube.boreMm / 2) ** 2 * READING_ERROR_MM) / 1000;
+  const startFor = (k: number) => mean(points.map((p) => p.ml + k * p.lost));
 
   const logWeights = GRID.map((lnK) => {
-    const loss = calculated * Math.exp(lnK);
-    const start = mean(points.map((p) => p.ml + loss * p.day));
-    const misfit = points.reduce((sum, p) => sum + ((p.ml - (start - loss * p.day)) / errorMl) ** 2, 0);
+    const k = Math.exp(lnK);
+    const start = startFor(k);
+    const misfit = points.reduce((sum, p) => sum + ((p.ml - (start - k * p.lost)) / errorMl) ** 2, 0);
     return -0.5 * ((lnK / LOG_LOSS_SPREAD) ** 2 + misfit);
   });
   const top = Math.max(...logWeights);
   const weights = logWeights.map((w) => Math.exp(w - top));
 
-  const nowDay = (msOf(now) - msOf(first.at)) / DAY_MS;
-  const lossAt = (share: number) => calculated * Math.exp(weightedQuantile(GRID, weights, share));
-  const leftFor = (loss: number) => mean(points.map((p) => p.ml + loss * p.day)) - loss * nowDay;
-  const dry = (loss: number): Instant | null => {
-    const days = leftFor(loss) / loss;
+  const nowDay = day(now);
+  const kAt = (share: number) => Math.exp(weightedQuantile(GRID, weights, share));
+  const [low, middle, high] = [kAt(0.1), kAt(0.5), kAt(0.9)];
+  const leftFor = (k: number) => startFor(k) - k * lost.by(nowDay);
+  const dry = (k: number): Instant | null => {
+    const days = lost.dayOf(startFor(k) / k) - nowDay;
     return days > 3650 ? null : instantOf(msOf(now) + days * DAY_MS);
   };
-  const lossMlPerDay = { p10: lossAt(0.1), p50: lossAt(0.5), p90: lossAt(0.9) };
-  const leftMl = Math.max(0, leftFor(lossMlPerDay.p50));
-  const lineFor = (loss: number) => waterLineForMl(tube, Math.max(0, leftFor(loss)));
-  const byRate = Math.abs(lineFor(lossMlPerDay.p10) - lineFor(lossMlPerDay.p90)) / MIDDLE_EIGHTY;
+  const leftMl = Math.max(0, leftFor(middle));
+  const lineFor = (k: number) => waterLineForMl(tube, Math.max(0, leftFor(k)));
+  const byRate = Math.abs(lineFor(low) - lineFor(high)) / MIDDLE_EIGHTY;
+  const rate = lost.rateOn(nowDay);
   return {
-    lossMlPerDay,
+    lossMlPerDay: { p10: rate * low, p50: rate * middle, p90: rate * high },
     leftMl,
     lineMm: waterLineForMl(tube, leftMl),
     lineErrorMm: Math.hypot(byRate, READING_ERROR_MM / Math.sqrt(points.length)),
-    dryAt: { p10: dry(lossMlPerDay.p90), p50: dry(lossMlPerDay.p50), p90: dry(lossMlPerDay.p10) },
+    dryAt: { p10: dry(high), p50: dry(middle), p90: dry(low) },
     readings: readings.length,
+  };
+}
+
+/** The room of a tube from a moment on. */
+interface RoomThen {
+  from: Instant;
+  tempC: number;
+  roomRelHumidity: number;
+}
+
+/** Calculated loss over the days, piece by piece; 0 on day 0. */
+function lossCourse(pieces: readonly { from: number; mlPerDay: number }[]) {
+  need(pieces.length > 0, 'rooms', 'No room is given. Say how warm and dry it is where the tube stands.');
+  const rate = (i: number) => (pieces[i] as { mlPerDay: number }).mlPerDay;
+  const start = (i: number) => (pieces[i] as { from: number }).from;
+  const pieceOn = (day: number): number => {
+    let i = pieces.length - 1;
+    while (i > 0 && start(i) > day) i--;
+    return i;
+  };
+  // from an arbitrary zero at the beginning of the first piece
+  const sums = [0];
+  for (let i = 1; i < pieces.length; i++)
+    sums.push((sums[i - 1] as number) + rate(i - 1) * (start(i) - start(i - 1)));
+  const raw = (day: number) => {
+    const i = pieceOn(day);
+    return (sums[i] as number) + rate(i) * (day - start(i));
+  };
+  const zero = raw(0);
+  return {
+    by: (day: number) => raw(day) - zero,
+    rateOn: (day: number) => rate(pieceOn(day)),
+    /** The day by which so much is lost; Infinity in air that takes no water. */
+    dayOf: (ml: number): number => {
+      const target = ml + zero;
+      let i = pieces.length - 1;
+      while (i > 0 && (sums[i] as number) > target) i--;
+      return rate(i) > 0 ? start(i) + (target - (sums[i] as number)) / rate(i) : Infinity;
+    },
   };
 }
 

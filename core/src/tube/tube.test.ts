@@ -7,6 +7,7 @@ import {
   tubeLossGPerDay,
   tubeVolumeMl,
   waterLineForMl,
+  USUAL_PLUGS,
   waterLossGPerDay,
   type TubeShape,
 } from './index';
@@ -96,7 +97,7 @@ describe('how long the water lasts, with the range', () => {
   const daysTo = (at: Instant | null) => (msOf(at as Instant) - msOf(start)) / DAY_MS;
 
   test('with the first line alone is centred on the calculation', () => {
-    const r = reservoirBand(ROUND, [{ at: start, mm: 90 }], room, start);
+    const r = reservoirBand(ROUND, [{ at: start, mm: 90 }], [{ from: start, ...room }], USUAL_PLUGS, start);
     const days = reservoirDays(ROUND, 90, room);
     expect(daysTo(r.dryAt.p50) / days).toBeCloseTo(1, 1);
     expect(daysTo(r.dryAt.p90) / daysTo(r.dryAt.p10)).toBeGreaterThan(2);
@@ -109,11 +110,17 @@ describe('how long the water lasts, with the range', () => {
       mm: waterLineForMl(ROUND, tubeVolumeMl(ROUND, 90) - (twice / 0.9973) * d),
     }));
     const widths = readings.map((_, i) => {
-      const r = reservoirBand(ROUND, readings.slice(0, i + 1), room, after(42));
+      const r = reservoirBand(
+        ROUND,
+        readings.slice(0, i + 1),
+        [{ from: start, ...room }],
+        USUAL_PLUGS,
+        after(42),
+      );
       return Math.log(r.lossMlPerDay.p90 / r.lossMlPerDay.p10);
     });
     expect(widths[3]).toBeLessThan((widths[0] as number) / 2);
-    const last = reservoirBand(ROUND, readings, room, after(42));
+    const last = reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(42));
     expect(Math.abs(last.lossMlPerDay.p50 / twice - 1)).toBeLessThan(0.08);
     expect(Math.abs(last.lineMm - (readings[3] as { mm: number }).mm)).toBeLessThan(2);
   });
@@ -123,7 +130,7 @@ describe('how long the water lasts, with the range', () => {
       { at: start, mm: 90 },
       { at: after(40), mm: 60 },
     ];
-    const r = reservoirBand(ROUND, readings, room, after(40));
+    const r = reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(40));
     const line = (days: number) => reckonedLineMm(ROUND, r, after(40), after(days));
     expect(line(40)).toBeCloseTo(r.lineMm, 9);
     expect(line(20)).toBeGreaterThan(line(40));
@@ -131,7 +138,45 @@ describe('how long the water lasts, with the range', () => {
     expect(line(400)).toBe(0);
   });
 
+  test('a move changes what is to come, not what was', () => {
+    const readings = [
+      { at: start, mm: 90 },
+      { at: after(40), mm: 78 },
+    ];
+    const here = { from: start, ...room };
+    const warmer = { ...room, tempC: room.tempC + 8 };
+    const before = reservoirBand(ROUND, readings, [here], USUAL_PLUGS, after(45));
+    const moved = reservoirBand(
+      ROUND,
+      readings,
+      [here, { from: after(45), ...warmer }],
+      USUAL_PLUGS,
+      after(45),
+    );
+    expect(moved.lineMm).toBeCloseTo(before.lineMm, 9);
+    expect(moved.lossMlPerDay.p50).toBeGreaterThan(before.lossMlPerDay.p50 * 1.3);
+    expect(daysTo(moved.dryAt.p50)).toBeLessThan(daysTo(before.dryAt.p50));
+    // thirty days there, then thirty in the warmth: what is lost is the sum of both, by hand
+    const alone = [{ at: start, mm: 90 }];
+    const both = reservoirBand(ROUND, alone, [here, { from: after(30), ...warmer }], USUAL_PLUGS, after(60));
+    const slow = reservoirBand(ROUND, alone, [here], USUAL_PLUGS, after(30));
+    const lost = 30 * slow.lossMlPerDay.p50 + 30 * both.lossMlPerDay.p50;
+    expect(both.leftMl).toBeCloseTo(tubeVolumeMl(ROUND, 90) - lost, 6);
+  });
+
+  test('a room that is planned counts from its day on', () => {
+    const alone = [{ at: start, mm: 90 }];
+    const cold = { from: start, ...room, tempC: 7 };
+    const winter = reservoirBand(ROUND, alone, [cold], USUAL_PLUGS, after(10));
+    const woken = reservoirBand(ROUND, alone, [cold, { from: after(60), ...room }], USUAL_PLUGS, after(10));
+    expect(woken.lineMm).toBeCloseTo(winter.lineMm, 9);
+    expect(daysTo(woken.dryAt.p50)).toBeGreaterThan(60);
+    expect(daysTo(woken.dryAt.p50)).toBeLessThan(daysTo(winter.dryAt.p50));
+  });
+
   test('asks for a reading when there is none', () => {
-    expect(() => reservoirBand(ROUND, [], room, start)).toThrow(/Log where the water ends/);
+    expect(() => reservoirBand(ROUND, [], [{ from: start, ...room }], USUAL_PLUGS, start)).toThrow(
+      /Log where the water ends/,
+    );
   });
 });

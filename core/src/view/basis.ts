@@ -9,7 +9,15 @@ import {
 import type { Entry } from '../log';
 import { instantOf, type Instant } from '../quantity';
 import { speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
-import { temperatureOfStays, thermometerErrorC, withWaking, type Stay, type Temperature } from '../warmth';
+import {
+  roomsOfStays,
+  temperatureOfStays,
+  thermometerErrorC,
+  withWaking,
+  type Room,
+  type Stay,
+  type Temperature,
+} from '../warmth';
 
 /** All facts about one queen. */
 export interface QueenFacts {
@@ -39,6 +47,8 @@ export interface Basis {
   kinds: { profileId: string; weight: number; namedBy: string | null; profile: SpeciesProfile }[];
   /** How warm she has stood and will stand, with the waking that keepers give where none is planned. */
   temperature: Temperature;
+  /** Where her tube has stood, and as her place is planned will stand. */
+  rooms: Room[];
   waking: Instant | null;
   thermometerErrorC: number;
   teaches: Lesson;
@@ -56,7 +66,8 @@ export function basisOf(
   now: Instant,
   { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
 ): Basis {
-  const stood = temperatureOfStays(staysOf(known, queen, places, place));
+  const stays = staysOf(known, queen, places, place);
+  const stood = temperatureOfStays(stays);
   const sure = known.species?.sure ?? 'guess';
   let from = 0;
   const kinds = speciesWeights(known.species).map((w) => {
@@ -68,6 +79,7 @@ export function basisOf(
   const { temperature, waking } = withWaking(stood, likeliest.profile, settings.hemisphere, now);
   return {
     kinds,
+    rooms: roomsOfStays(stays),
     temperature,
     waking,
     thermometerErrorC: thermometerErrorC(place),

@@ -101,6 +101,7 @@ function counselOf(
     ...(view.founder ? { founder: view.founder } : {}),
     tube,
     place,
+    rooms: basis.rooms,
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
     spaceSchool: settings.spaceSchool,
     nestSchool: settings.nestSchool,

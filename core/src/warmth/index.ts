@@ -11,9 +11,11 @@ export {
 export { developmentRate, warmthPerDay } from './response';
 export {
   placeTemperature,
+  roomsOfStays,
   temperatureOfStays,
   THERMOMETER_ERROR_C,
   thermometerErrorC,
   withWaking,
+  type Room,
   type Stay,
 } from './stays';

@@ -30,21 +30,36 @@ export interface Stay {
   place: Place;
 }
 
+/** Warmth and dryness of the room from a moment until the next. */
+export interface Room {
+  from: Instant;
+  tempC: number;
+  roomRelHumidity: number;
+}
+
+/** The rooms that she has stood in, and will stand in as her place is planned; the first also holds before its moment. */
+export function roomsOfStays(stays: readonly Stay[]): Room[] {
+  const rooms = stays.flatMap(({ from, place }, i): Room[] => {
+    const until = stays[i + 1]?.from;
+    const { roomRelHumidity } = place;
+    const within = placeTemperature(place);
+    const later = typeof within === 'number' ? [] : within.steps.filter((s) => msOf(s.from) > msOf(from));
+    return [
+      { from, tempC: temperatureAt(within, from), roomRelHumidity },
+      ...later
+        .filter((s) => until === undefined || msOf(s.from) < msOf(until))
+        .map((s) => ({ ...s, roomRelHumidity })),
+    ];
+  });
+  // two moves at one moment: the later written holds
+  return rooms.filter((s, i) => msOf(s.from) !== msOf(rooms[i + 1]?.from ?? instantOf(-1)));
+}
+
 /** How warm she has stood in place after place, and will stand. */
 export function temperatureOfStays(stays: readonly Stay[]): Temperature {
   const [only] = stays;
   if (stays.length === 1 && only) return placeTemperature(only.place);
-  const steps = stays.flatMap(({ from, place }, i) => {
-    const until = stays[i + 1]?.from;
-    const within = placeTemperature(place);
-    const later = typeof within === 'number' ? [] : within.steps.filter((s) => msOf(s.from) > msOf(from));
-    return [
-      { from, tempC: temperatureAt(within, from) },
-      ...later.filter((s) => until === undefined || msOf(s.from) < msOf(until)),
-    ];
-  });
-  // two moves at one moment: the later written holds
-  return { steps: steps.filter((s, i) => msOf(s.from) !== msOf(steps[i + 1]?.from ?? instantOf(-1))) };
+  return { steps: roomsOfStays(stays).map(({ from, tempC }) => ({ from, tempC })) };
 }
 
 /**

@@ -2,6 +2,14 @@ import type { BodyOf, KindName } from '../log';
 
 const AT = '2026-05-20T18:30:00.000Z';
 const LATER = '2026-06-10T18:30:00.000Z';
+const TUBE = {
+  outsideMm: 16,
+  boreMm: 14,
+  lengthMm: 150,
+  end: 'round',
+  waterLineMm: 85,
+  plugs: { innerMm: 15, outerMm: 15 },
+} as const;
 const PLACE = '018f0000-0000-7000-8000-000000000009';
 
 /** One entry of every kind with all that it can say: a kind without a sample does not compile. */
@@ -93,5 +101,14 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     protein: 'accepted',
     broodUnfed: false,
     text: 'up and down all night',
+  },
+  correct: {
+    kind: 'correct',
+    at: AT,
+    label: { was: 'A', is: 'A1' },
+    batch: { was: '', is: 'Mill lane' },
+    tube: { was: TUBE, is: { ...TUBE, lengthMm: 200 } },
+    placeId: { was: PLACE, is: '018f0000-0000-7000-8000-000000000008' },
+    text: 'misread the label',
   },
 };

@@ -7,11 +7,11 @@ import {
   type StockMove,
   type TubeHome,
 } from '@gentle-burrow/core/facts';
-import { effectiveEntries, type Entry, placeIdNow } from '@gentle-burrow/core/log';
+import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
 import { SPECIES } from '@gentle-burrow/core/species';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
 import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
-import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
@@ -97,6 +97,22 @@ export class Store {
       .from(t.queens)
       .orderBy(asc(t.queens.createdAt), asc(t.queens.id));
     return rows.map(toQueen);
+  }
+
+  /** The queens that are shown: all but those that were taken in by mistake and withdrawn. */
+  async shownQueens(): Promise<Queen[]> {
+    const all = await this.queens();
+    const amended = this.open.db
+      .select({ id: t.entries.queenId })
+      .from(t.entries)
+      .where(isNotNull(t.entries.amends));
+    const rows = await this.open.db
+      .select({ body: t.entries.body })
+      .from(t.entries)
+      .where(and(inArray(t.entries.kind, ['intake', 'amendment']), inArray(t.entries.queenId, amended)));
+    const own = new Map<string, Entry[]>();
+    for (const { body } of rows) own.set(body.queenId, [...(own.get(body.queenId) ?? []), body]);
+    return all.filter((q) => !isWithdrawn(own.get(q.id) ?? []));
   }
 
   async places(): Promise<Place[]> {
@@ -212,14 +228,15 @@ export class Store {
   }
 }
 
-/** A queen's facts with the places she has stood in, the present one first. */
+/** A queen's facts as corrected, with the places she has stood in, the present one first. */
 function gather(
-  queen: Queen,
-  tube: TubeHome,
+  written: Queen,
+  home: TubeHome,
   entries: ReadonlyMap<string, Entry[]>,
   places: ReadonlyMap<string, Place>,
 ): QueenFacts {
-  const mine = entries.get(queen.id) ?? [];
+  const mine = entries.get(written.id) ?? [];
+  const { queen, tube } = corrected({ queen: written, tube: home, entries: mine });
   const stood = new Set([queen.placeId]);
   for (const e of mine) {
     const body = e.kind === 'amendment' ? e.replacement : e;

@@ -163,7 +163,7 @@ export class Views {
     const ms = msOf(now);
     const before = this.writes;
     if (!this.surveyed) await this.recall();
-    const ids = (await this.store.queens()).map((q) => q.id);
+    const ids = (await this.store.shownQueens()).map((q) => q.id);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
       now,

@@ -21,7 +21,7 @@ export async function capturesRoutes(app: FastifyInstance, { store, now }: Servi
     },
     async (request, reply) => {
       const zone = zoneOf(await store.settings());
-      const facts = await store.queenFacts((await store.queens()).map((q) => q.id));
+      const facts = await store.queenFacts((await store.shownQueens()).map((q) => q.id));
       const records = captureRecords(facts, speciesProfile, request.query.places, zone);
       const day = dayOf(now().toISOString(), zone);
       return reply

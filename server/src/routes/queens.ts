@@ -6,9 +6,10 @@ import {
   queenPatchSchema,
   type QueenDetail,
 } from '@gentle-burrow/contract';
-import { idSchema, queenSchema, type Queen } from '@gentle-burrow/core/facts';
+import { idSchema, queenSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { v7 } from 'uuid';
 import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
@@ -19,9 +20,10 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
   const params = z.object({ id: idSchema });
   const tags = ['queens'];
 
-  api.get('/queens', { schema: { tags, response: { 200: queenListSchema } } }, async () => ({
-    queens: await store.queens(),
-  }));
+  api.get('/queens', { schema: { tags, response: { 200: queenListSchema } } }, async () => {
+    const shown = await store.queenFacts((await store.shownQueens()).map((q) => q.id));
+    return { queens: shown.map((f) => f.queen) };
+  });
 
   api.post(
     '/queens',
@@ -71,12 +73,36 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
       },
     },
     async (request) => {
-      const [found] = await store.queenFacts([request.params.id]);
-      if (!found) throw new Refusal('no-such-queen');
-      const patch = Object.fromEntries(Object.entries(request.body).filter(([, v]) => v !== undefined));
-      const queen: Queen = { ...found.queen, ...patch };
-      await store.write([{ fact: 'queen', value: queen }]);
-      return queen;
+      const { id } = request.params;
+      const written = (await store.queens()).find((q) => q.id === id);
+      const [found] = await store.queenFacts([id]);
+      if (!found || !written) throw new Refusal('no-such-queen');
+      const { label, batch, lookingSchool } = request.body;
+      const at = now().toISOString();
+      // a name is put right in her log, where the old one stays
+      const correct = {
+        ...(label !== undefined && label !== found.queen.label
+          ? { label: { was: found.queen.label, is: label } }
+          : {}),
+        ...(batch !== undefined && batch !== found.queen.batch
+          ? { batch: { was: found.queen.batch, is: batch } }
+          : {}),
+      };
+      await store.write([
+        ...(lookingSchool !== undefined
+          ? [{ fact: 'queen' as const, value: { ...written, lookingSchool } }]
+          : []),
+        ...(Object.keys(correct).length > 0
+          ? [
+              {
+                fact: 'entry' as const,
+                value: { kind: 'correct' as const, id: v7(), queenId: id, at, loggedAt: at, ...correct },
+              },
+            ]
+          : []),
+      ]);
+      const [patched] = await store.queenFacts([id]);
+      return (patched as NonNullable<typeof patched>).queen;
     },
   );
 }

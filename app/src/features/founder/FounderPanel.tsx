@@ -60,12 +60,12 @@ const nameOf = (founder: string) =>
     ? 'not known'
     : (TYPE_WORDS[founder as keyof typeof TYPE_WORDS] ?? founder).toLowerCase();
 
-/** "speaks for eating, 8 to 1": how far a piece of evidence pushes. */
+/** "speaks clearly for eating": how far a piece of evidence pushes, in words. */
 function pushWords(factor: number): string {
   if (factor > 0.95 && factor < 1.05) return 'proves nothing either way';
   const times = factor > 1 ? factor : 1 / factor;
-  const odds = times >= 10 ? Math.round(times) : Math.round(times * 10) / 10;
-  return `speaks for ${factor > 1 ? 'eating' : 'fasting'}, ${odds} to 1`;
+  const how = times >= 10 ? 'strongly' : times >= 3 ? 'clearly' : 'a little';
+  return `speaks ${how} for ${factor > 1 ? 'eating' : 'fasting'}`;
 }
 
 /** What kind of founder she is held to be: three chances, the safest course, what would tell most, and the evidence. */

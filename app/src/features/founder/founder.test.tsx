@@ -25,6 +25,20 @@ test('a social parasite is said plainly, and no plan is pretended', () => {
   expect(screen.getByText(/no plain founding plan applies/)).toBeTruthy();
 });
 
+test('evidence is weighed in words, not in odds', () => {
+  show(
+    <FounderPanel
+      belief={founderBelief([
+        { kind: 'species', founder: 'fully-claustral', weight: 1, source: 'common practice, no source' },
+        { kind: 'protein', value: 'accepted', source: 'your log' },
+      ])}
+    />,
+  );
+  expect(screen.getByText(/speaks (clearly|strongly) for fasting/)).toBeTruthy();
+  expect(screen.getByText(/protein accepted: speaks .* for eating/)).toBeTruthy();
+  expect(document.body.textContent).not.toMatch(/\d to 1/);
+});
+
 test('wings are shown to prove nothing', () => {
   show(<FounderPanel belief={founderBelief([{ kind: 'wings', value: 'winged', source: 'your log' }])} />);
   expect(screen.getByText(/wings kept: proves nothing either way/)).toBeTruthy();

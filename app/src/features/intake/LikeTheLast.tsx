@@ -1,41 +1,54 @@
 import type { Place } from '@gentle-burrow/core/facts';
+import type { ShelfRow } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { useState } from 'react';
+import { useFormContext, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
-import { useSpecies, useStock } from '@/data/queries';
+import { useQueen, useShelf, useSpecies, useStock } from '@/data/queries';
 import { FOUND_WORDS } from '@/words/log';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayInput } from '@/ui/dates';
-import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
+import { clearDraft } from '@/ui/drafts';
 import { Words } from '@/ui/Words';
-import { newQueenOf, nextLabel, queenFormSchema, type QueenForm } from './queen-form';
-
-/** Where the form of the last queen that was taken in is kept. */
-export const LAST_ONE = 'last-queen';
+import { formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
 
 /**
- * Another one like the last: her sister of the same evening. The whole way is three taps: take in a queen, another like
- * the last, take her in. What is hers alone (findings, shape, brood) is not taken over.
+ * Another one like the last: her sister of the same evening, whatever device the last was taken in on. The whole way is
+ * three taps: take in a queen, another like the last, take her in. Day, letter and batch are those of the form below; what
+ * is hers alone (findings, shape, brood) is not taken over.
  */
-export function LikeTheLast({ places, labels }: { places: readonly Place[]; labels: string | undefined }) {
+export function LikeTheLast({ places }: { places: readonly Place[] }) {
+  const rows = useShelf().data ?? [];
+  const last = rows.reduce<ShelfRow | null>(
+    (a, r) => (a === null || r.queen.createdAt > a.queen.createdAt ? r : a),
+    null,
+  );
+  return last ? <LikeHer key={last.queen.id} id={last.queen.id} places={places} /> : null;
+}
+
+function LikeHer({ id, places }: { id: string; places: readonly Place[] }) {
   const p = useBurrow();
   const species = useSpecies();
   const stock = useStock();
-  const [last] = useState(() => readDraft<QueenForm>(LAST_ONE));
+  const facts = useQueen(id).data?.facts;
+  const { control } = useFormContext<QueenForm>();
+  const [day, label, batch] = useWatch({ control, name: ['day', 'label', 'batch'] });
   const [open, setOpen] = useState(false);
-  const taken = (labels ?? '').split('\n').filter(Boolean);
-  const made = queenFormSchema.safeParse(last && sisterOf(last, taken, places));
+  const last = facts ? formOf(facts) : null;
+  if (!last) return null;
+  // the tube that she was given, while there are more of them
+  const item = stock.levels.find((l) => l.lastMove?.queenId === id);
+  const typed = { day, label, batch: batch || last.batch, itemId: item?.item.id ?? '' };
+  const made = queenFormSchema.safeParse({ ...sisterOf(last, places), ...typed });
   if (!made.success) return null;
   const sister = made.data;
   const place = places.find((x) => x.id === sister.placeId);
-  const item = stock.levels.find((l) => l.item.id === sister.itemId);
   const save = async () => {
     const { body } = newQueenOf(sister, places);
     await put({ what: 'queen', body });
-    keepDraft(LAST_ONE, sister);
     clearDraft('new-queen');
     router.replace(`/queens/${body.queen.id}` as never);
   };
@@ -53,7 +66,7 @@ export function LikeTheLast({ places, labels }: { places: readonly Place[]; labe
       <Words>
         {[
           FOUND_WORDS[sister.found],
-          'today',
+          day === dayInput(new Date()) ? 'today' : day,
           sister.where,
           sister.batch && `batch ${sister.batch}`,
           `tube ${sister.outsideMm} × ${sister.lengthMm} mm`,
@@ -78,22 +91,19 @@ export function LikeTheLast({ places, labels }: { places: readonly Place[]; labe
   );
 }
 
-/** The form of a sister caught today. */
-export function sisterOf(last: QueenForm, taken: readonly string[], places: readonly Place[]): QueenForm {
-  const place = places.find((p) => p.id === last.placeId || p.name === last.placeName);
+/** The form of a sister, but for what is typed of her. */
+export function sisterOf(last: QueenForm, places: readonly Place[]): QueenForm {
   return {
     ...last,
-    day: dayInput(new Date()),
     earliest: '',
-    label: nextLabel(taken),
-    findings: null,
+    looked: 'not',
+    findings: [],
     quarantine: false,
     welcomeDrop: false,
     shape: null,
     queens: 1,
     broodWithHer: { eggs: null, larvae: null, pupae: null, workers: null },
-    placeId: (place?.id ?? '') as QueenForm['placeId'],
-    placeName: place ? '' : last.placeName,
+    placeId: (places.some((x) => x.id === last.placeId) ? last.placeId : '') as QueenForm['placeId'],
   };
 }
 

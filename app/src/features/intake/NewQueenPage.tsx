@@ -9,9 +9,18 @@ import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
 import { Screen } from '@/ui/Screen';
+import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import { emptyForm, newQueenOf, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
-import { LAST_ONE, LikeTheLast } from './LikeTheLast';
+import {
+  doubtsOf,
+  emptyForm,
+  newQueenOf,
+  nextLabel,
+  queenFormSchema,
+  STEP_FIELDS,
+  type QueenForm,
+} from './queen-form';
+import { LikeTheLast } from './LikeTheLast';
 import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';
 import { StepPlace } from './StepPlace';
@@ -41,7 +50,8 @@ export function NewQueenPage() {
   const shelf = useShelf();
   const form = useForm<QueenForm>({
     resolver: zodResolver(queenFormSchema),
-    defaultValues: { ...emptyForm(), ...draft?.form },
+    // an older draft may not say yet whether she was looked over
+    defaultValues: { ...emptyForm(), ...draft?.form, findings: draft?.form.findings ?? [] },
     mode: 'onTouched',
   });
   const values = useWatch({ control: form.control }) as Partial<QueenForm>;
@@ -59,10 +69,16 @@ export function NewQueenPage() {
       setValue('placeId', firstPlace as never);
   }, [firstPlace, getValues, setValue]);
 
+  const [askedBack, setAskedBack] = useState<string[]>([]);
+  const doubts = doubtsOf(values, labels?.split('\n') ?? []);
   const next = async () => {
     // the letter is offered once the shelf is known; until then it is not asked for
     const asked = STEP_FIELDS[step]?.filter((f) => f !== 'label' || labels !== undefined);
-    if (await form.trigger(asked)) setStep(step + 1);
+    if (!(await form.trigger(asked))) return;
+    // asked back once; going on after that is the answer
+    const fresh = doubts.filter((d) => !askedBack.includes(d));
+    if (step === 0 && fresh.length > 0) setAskedBack([...askedBack, ...fresh]);
+    else setStep(step + 1);
   };
   const backToFault = (faults: object) => {
     const at = STEP_FIELDS.findIndex((fields) => fields.some((f) => f in faults));
@@ -72,7 +88,6 @@ export function NewQueenPage() {
     const { body, sign } = newQueenOf(checked, places);
     await put({ what: 'queen', body });
     if (sign) await put({ what: 'entry', entry: sign });
-    keepDraft(LAST_ONE, checked);
     clearDraft(DRAFT);
     router.replace(`/queens/${body.queen.id}` as never);
   }, backToFault);
@@ -116,8 +131,16 @@ export function NewQueenPage() {
             </Button>
           ) : null}
         </View>
-        {step === 0 ? <LikeTheLast places={places} labels={labels} /> : null}
+        {step === 0 ? <LikeTheLast places={places} /> : null}
         {step === 0 ? <StepOrigin /> : null}
+        {step === 0 && doubts.some((d) => askedBack.includes(d)) ? (
+          <Caution>
+            {doubts.map((d) => (
+              <Words key={d}>{d}</Words>
+            ))}
+            <Words kind="small">Correct it above, or press Next once more to keep it.</Words>
+          </Caution>
+        ) : null}
         {step === 1 ? <StepHealth /> : null}
         {step === 2 ? <StepSpecies /> : null}
         {step === 3 ? <StepTube places={places} /> : null}

@@ -15,12 +15,12 @@ const LOOKED = [
 
 /** Step 2: looked over before she joins the others; what to do for what is found; the welcome drop. */
 export function StepHealth() {
-  const { control, watch, setValue } = useFormContext<QueenForm>();
-  const [findings, quarantine] = watch(['findings', 'quarantine']);
-  const looked = findings === null ? 'not' : findings.length > 0 ? 'found' : 'clean';
-  const choose = (list: QueenForm['findings']) => {
-    setValue('findings', list);
-    setValue('quarantine', list !== null && wantsQuarantine(list));
+  const { control, watch, setValue, formState } = useFormContext<QueenForm>();
+  const [looked, findings, quarantine] = watch(['looked', 'findings', 'quarantine']);
+  const choose = (how: QueenForm['looked'], list: QueenForm['findings']) => {
+    setValue('looked', how, { shouldValidate: formState.isSubmitted });
+    setValue('findings', list, { shouldValidate: list.length > 0 });
+    setValue('quarantine', how === 'found' && wantsQuarantine(list));
   };
   return (
     <>
@@ -32,11 +32,12 @@ export function StepHealth() {
         label="What was found"
         options={LOOKED}
         value={looked}
-        onChange={(v) => choose(v === 'not' ? null : v === 'clean' ? [] : ['mites'])}
+        onChange={(v) => choose(v, v === 'found' ? findings : [])}
       />
-      {findings !== null && findings.length > 0 ? (
-        <FindingList findings={findings} onChange={choose} />
+      {looked === 'found' ? (
+        <FindingList findings={findings} onChange={(list) => choose('found', list)} />
       ) : null}
+      <Fault>{formState.errors.findings?.message}</Fault>
       <Choice
         label="Quarantine"
         options={[
@@ -46,7 +47,7 @@ export function StepHealth() {
         value={quarantine ? 'yes' : 'no'}
         onChange={(v) => setValue('quarantine', v === 'yes')}
       />
-      {quarantine && findings === null ? (
+      {quarantine && looked === 'not' ? (
         <Words kind="small" soft>
           Quarantine is kept when she has been looked over: choose what was found.
         </Words>

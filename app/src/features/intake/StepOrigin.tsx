@@ -1,28 +1,22 @@
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
+import { FOUND_HOW, WINGS as WINGS_SEEN } from '@gentle-burrow/core/vocabulary';
 import { useState } from 'react';
 import { Controller, useFormContext, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { CountPad } from '@/features/look/CountPad';
-import { FOUND_WORDS } from '@/words/log';
+import { FOUND_WORDS, WINGS_WORDS } from '@/words/log';
 import { SPACE } from '@/theme/tokens';
-import { Choice } from '@/ui/Choice';
+import { Choice, optionsOf } from '@/ui/Choice';
 import { dayInput } from '@/ui/dates';
 import { DateField, Fault, NumberField, TextField } from '@/ui/fields';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { comesWithBrood, isPurchase, type QueenForm } from './queen-form';
 
-const FOUND = Object.entries(FOUND_WORDS).map(([value, label]) => ({
-  value: value as QueenForm['found'],
-  label: `${label[0]?.toUpperCase()}${label.slice(1)}`,
-}));
+const FOUND = optionsOf(FOUND_HOW, FOUND_WORDS);
 const STAGES: { value: Milestone; label: string }[] = MILESTONES.map((value) => ({ value, label: value }));
-const WINGS = [
-  { value: 'dealate', label: 'Shed' },
-  { value: 'winged', label: 'Kept' },
-  { value: 'unknown', label: 'Not noted' },
-] as const;
+const WINGS = optionsOf(WINGS_SEEN, WINGS_WORDS);
 
 /** Step 1: how found, when, where; her wings, how many queens, and what came with her. */
 export function StepOrigin() {

@@ -139,7 +139,11 @@ test('what is found on her says what to do, and parts her from the others', asyn
   press('Next');
   await heading('Is she healthy?');
   await choose('Something found');
-  expect(screen.getByText(/Lift single ones off/)).toBeTruthy();
+  for (const box of screen.getAllByRole('checkbox')) expect(box.getAttribute('aria-checked')).toBe('false');
+  press('Next');
+  expect(await screen.findByText(/Tick what was found/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Mites' }));
+  expect(await screen.findByText(/Lift single ones off/)).toBeTruthy();
   expect(screen.getByRole('radio', { name: /Yes. beside the others/ }).getAttribute('aria-checked')).toBe(
     'true',
   );
@@ -159,8 +163,15 @@ test('what is found on her says what to do, and parts her from the others', asyn
   cleanup();
   show(<NewQueenPage />);
   fireEvent.click(await screen.findByRole('button', { name: /Another one like the last/ }));
-  fireEvent.click(await screen.findByRole('button', { name: /^Take . in$/ }));
+  // what is typed below is followed
+  fill('Letter or name on the tube', 'K');
+  fill('Batch', 'Weir');
+  fireEvent.click(await screen.findByRole('button', { name: 'Take K in' }));
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(2));
+  expect(newQueenSchema.parse(server.bodiesOf('/queens')[1]).queen).toMatchObject({
+    label: 'K',
+    batch: 'Weir',
+  });
   expect(newQueenSchema.parse(server.bodiesOf('/queens')[1]).intake).not.toHaveProperty('inspection');
 });
 
@@ -187,4 +198,15 @@ test('more than one queen is warned of', async () => {
   expect(await screen.findByText(/they may turn on each other/)).toBeTruthy();
   press('One queen after all');
   expect(screen.queryByText(/they may turn on each other/)).toBeNull();
+});
+
+test('a second queen of one name is asked back once, and taken when that is meant', async () => {
+  new PretendServer([madeQueen('A', 30)]);
+  show(<NewQueenPage />);
+  await choose('Caught walking');
+  fill('Letter or name on the tube', 'a');
+  press('Next');
+  expect(await screen.findByText(/There is a queen called a already/)).toBeTruthy();
+  press('Next');
+  await heading('Is she healthy?');
 });

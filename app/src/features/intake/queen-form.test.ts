@@ -1,7 +1,15 @@
 import { v7 } from 'uuid';
 import { newQueenSchema } from '@gentle-burrow/contract';
 import { dayInput } from '@/ui/dates';
-import { emptyForm, newQueenOf, nextLabel, queenFormSchema, type QueenForm } from './queen-form';
+import {
+  doubtsOf,
+  emptyForm,
+  formOf,
+  newQueenOf,
+  nextLabel,
+  queenFormSchema,
+  type QueenForm,
+} from './queen-form';
 import { sisterOf } from './LikeTheLast';
 
 const GOOD: QueenForm = queenFormSchema.parse({
@@ -43,6 +51,7 @@ test('a first evening in full: span of days, private coordinates, findings, shar
     earliest: '2026-06-01',
     lat: 10.5,
     lon: -3.25,
+    looked: 'found',
     findings: ['mites'],
     quarantine: true,
     queens: 2,
@@ -67,26 +76,51 @@ test('a first evening in full: span of days, private coordinates, findings, shar
 
 test('not looked over is not the same as nothing found', () => {
   expect(newQueenOf(GOOD, []).body.intake).not.toHaveProperty('inspection');
-  expect(newQueenOf({ ...GOOD, findings: [] }, []).body.intake.inspection).toEqual({ findings: [] });
+  expect(newQueenOf({ ...GOOD, looked: 'clean' }, []).body.intake.inspection).toEqual({ findings: [] });
 });
 
-test('a sister is like the last in everything but what is hers alone', () => {
-  const last = {
+test('something found says what, and is not written as nothing', () => {
+  expect(faults({ looked: 'found' })).toEqual(['findings: Tick what was found, or choose “Nothing found”.']);
+  const found = { ...GOOD, looked: 'found' as const, findings: ['mites' as const] };
+  expect(newQueenOf(found, []).body.intake.inspection).toEqual({ findings: ['mites'] });
+});
+
+test('what may be a slip is asked back, what is usual is not', () => {
+  const now = new Date('2026-06-05T12:00:00Z');
+  const asked = (form: object) => doubtsOf({ label: 'K', day: '2026-06-01', ...form }, ['A', 'b'], now);
+  expect(asked({})).toEqual([]);
+  expect(asked({ label: ' B ' })).toEqual([
+    'There is a queen called B already. Is this another one of that name?',
+  ]);
+  expect(asked({ day: '1926-06-01' })).toEqual(['1926-06-01 is more than a year ago. Is the year right?']);
+  expect(asked({ earliest: '2020-06-01' })).toHaveLength(1);
+  expect(asked({ day: '2025-09-01' })).toEqual([]);
+});
+
+test('a sister is like the last in everything but what is hers alone, on any device', () => {
+  const told = {
     ...GOOD,
     label: 'K',
     where: 'Millrace Meadow',
+    weather: 'warm',
+    others: [{ profileId: 'manica-rubida', share: 0.3 }],
+    looked: 'found' as const,
     findings: ['mites' as const],
     shape: 'between' as const,
-    welcomeDrop: true,
   };
-  const sister = sisterOf(last, ['A', 'K'], []);
-  expect(sister).toMatchObject({
-    label: 'B',
+  const { queen, tube, place, intake } = newQueenOf(told, []).body;
+  const last = formOf({ queen, tube, place, places: [place], entries: [intake] });
+  const sister = sisterOf(last as QueenForm, [place]);
+  expect(queenFormSchema.parse(sister)).toMatchObject({
     where: 'Millrace Meadow',
+    weather: 'warm',
     profileId: 'messor-structor',
-    findings: null,
+    others: [{ profileId: 'manica-rubida', share: 0.3 }],
+    placeId: place.id,
+    looked: 'not',
+    findings: [],
   });
-  expect(sister).toMatchObject({ shape: null, welcomeDrop: false, day: dayInput(new Date()) });
+  expect(sister).toMatchObject({ shape: null, welcomeDrop: false, queens: 1 });
   expect(sister.broodWithHer.workers).toBeNull();
 });
 

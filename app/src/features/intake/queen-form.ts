@@ -9,15 +9,23 @@ import {
   type Place,
   type StockMove,
 } from '@gentle-burrow/core/facts';
-import { coordinatesSchema, speciesBeliefSchema, type Entry } from '@gentle-burrow/core/log';
+import {
+  coordinatesSchema,
+  effectiveEntries,
+  speciesBeliefSchema,
+  type Entry,
+} from '@gentle-burrow/core/log';
+import type { QueenFacts } from '@gentle-burrow/core/view';
+import { addDays, startOfDay } from '@gentle-burrow/core/quantity';
 import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { z } from 'zod';
-import { dayInput } from '@/ui/dates';
+import { dayInput, zoneNow } from '@/ui/dates';
 import { SAMPLE_TUBE } from './tubes';
 
 const mm = tubeSchema.shape;
+const LOOKED = ['not', 'clean', 'found'] as const;
 
 /** What the five steps ask for. Lengths in mm and temperatures in °C, whatever the keeper's units. */
 export const queenFormSchema = z
@@ -43,7 +51,9 @@ export const queenFormSchema = z
     uncertaintyM: z.number({ error: 'The radius is not a number.' }).min(1).max(100_000),
     weather: z.string().trim().max(120, 'The weather is too long. Shorten it.'),
     /** null until she was looked over. */
-    findings: z.array(z.enum(FINDINGS)).nullable(),
+    /** Looked over: not yet, and nothing found; or something, and what. */
+    looked: z.enum(LOOKED),
+    findings: z.array(z.enum(FINDINGS)),
     quarantine: z.boolean(),
     welcomeDrop: z.boolean(),
     shape: z.enum(SHAPES).nullable(),
@@ -88,6 +98,8 @@ export const queenFormSchema = z
       });
     }
     const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (f.looked === 'found' && f.findings.length === 0)
+      fault('findings', 'Tick what was found, or choose “Nothing found”.');
     if (f.earliest !== '' && f.earliest > f.day)
       fault('earliest', 'The earliest day lies after the latest. Swap them or correct one.');
     if ((f.lat === null) !== (f.lon === null))
@@ -128,7 +140,7 @@ export const STEP_FIELDS: (keyof QueenForm)[][] = [
     'wings',
     'broodWithHer',
   ],
-  ['findings', 'quarantine', 'welcomeDrop'],
+  ['looked', 'findings', 'quarantine', 'welcomeDrop'],
   ['profileId', 'sure', 'namedBy', 'others', 'shape'],
   ['outsideMm', 'boreMm', 'lengthMm', 'end', 'waterLineMm', 'innerMm', 'outerMm', 'itemId', 'divider'],
   ['placeId', 'placeName', 'tempC', 'roomRelHumidity'],
@@ -188,7 +200,7 @@ export function newQueenOf(
   places: readonly Place[],
   now = new Date(),
 ): { body: NewQueen; sign: Entry | null } {
-  const noon = (day: string) => new Date(`${day}T12:00:00`).toISOString();
+  const noon = (day: string) => addDays(startOfDay(day, zoneNow()), 0.5);
   const at = form.day === dayInput(now) ? now.toISOString() : noon(form.day);
   const queenId = v7();
   const tube = tubeOf(form, v7(), at);
@@ -218,8 +230,13 @@ export function newQueenOf(
     ...(form.weather ? { weather: form.weather } : {}),
     wings: form.wings,
     ...(form.queens > 1 ? { queens: form.queens } : {}),
-    ...(form.findings !== null
-      ? { inspection: { findings: form.findings, ...(form.quarantine ? { quarantineUntil: until } : {}) } }
+    ...(form.looked !== 'not'
+      ? {
+          inspection: {
+            findings: form.looked === 'found' ? form.findings : [],
+            ...(form.quarantine ? { quarantineUntil: until } : {}),
+          },
+        }
       : {}),
     ...(form.welcomeDrop ? { welcomeDrop: true } : {}),
     species: speciesOf(form),
@@ -248,6 +265,54 @@ export function newQueenOf(
   };
 }
 
+/** Longer ago than this is more often a slip than a memory, days. */
+const LONG_AGO_DAYS = 400;
+
+/** What may be a slip but need not be: asked back once, never refused. */
+export function doubtsOf(
+  { label = '', day = '', earliest = '' }: Partial<QueenForm>,
+  taken: readonly string[],
+  now = new Date(),
+): string[] {
+  const name = label.trim().toLowerCase();
+  const old = [day, earliest].find(
+    (d) => d !== '' && now.getTime() - Date.parse(`${d}T12:00:00Z`) > LONG_AGO_DAYS * 86_400_000,
+  );
+  return [
+    ...(name !== '' && taken.some((t) => t.toLowerCase() === name)
+      ? [`There is a queen called ${label.trim()} already. Is this another one of that name?`]
+      : []),
+    ...(old ? [`${old} is more than a year ago. Is the year right?`] : []),
+  ];
+}
+
+/** The form as it would have been filled in for a queen that is there: for a sister like her. */
+export function formOf({ queen, tube, entries }: QueenFacts): QueenForm | null {
+  const intake = effectiveEntries(entries).find(({ entry }) => entry?.kind === 'intake')?.entry;
+  if (intake?.kind !== 'intake') return null;
+  const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = tube;
+  return {
+    ...(emptyForm() as QueenForm),
+    found: intake.found,
+    where: intake.where ?? '',
+    lat: intake.coordinates?.lat ?? null,
+    lon: intake.coordinates?.lon ?? null,
+    uncertaintyM: intake.coordinates?.uncertaintyM ?? 100,
+    weather: intake.weather ?? '',
+    wings: intake.wings,
+    label: queen.label,
+    batch: queen.batch,
+    profileId: intake.species.profileId,
+    sure: intake.species.sure,
+    namedBy: intake.species.namedBy ?? '',
+    others: intake.species.others ?? [],
+    ...{ outsideMm, boreMm, lengthMm, end, waterLineMm },
+    innerMm: plugs.innerMm,
+    outerMm: plugs.outerMm,
+    placeId: queen.placeId,
+  };
+}
+
 /** The next letter or number that is free: A, B … Z, A2 … */
 export function nextLabel(taken: readonly string[]): string {
   const used = new Set(taken.map((t) => t.toUpperCase()));
@@ -268,7 +333,8 @@ export const emptyForm = (): Partial<QueenForm> => ({
   lon: null,
   uncertaintyM: 100,
   weather: '',
-  findings: null,
+  looked: 'not',
+  findings: [],
   quarantine: false,
   welcomeDrop: false,
   shape: null,

@@ -1,10 +1,9 @@
-import type { Instant } from '@gentle-burrow/core/quantity';
 import { View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { dayInput } from '@/ui/dates';
 import { DateField } from '@/ui/fields';
-import type { WhenDraft } from './when';
+import type { DayLimits, WhenDraft } from './when';
 
 const DAYS = [
   { value: 'today', label: 'Now' },
@@ -16,7 +15,7 @@ interface WhenProps {
   /** What the field of another day is called. */
   label: string;
   value: WhenDraft;
-  intakeAt: Instant;
+  limits: DayLimits;
   /** An entry that is there already has a day; it is only put right. */
   amends: boolean;
   fault: string | undefined;
@@ -24,7 +23,7 @@ interface WhenProps {
 }
 
 /** When it was: now, yesterday or any day since she was taken in. */
-export function When({ label, value, intakeAt, amends, fault, onChange }: WhenProps) {
+export function When({ label, value, limits, amends, fault, onChange }: WhenProps) {
   const now = new Date();
   const yesterday = dayInput(new Date(now.getTime() - 86_400_000));
   const when = value.day === null ? 'today' : value.otherDay ? 'other' : 'yesterday';
@@ -47,8 +46,8 @@ export function When({ label, value, intakeAt, amends, fault, onChange }: WhenPr
         <DateField
           label={label}
           value={value.day ?? ''}
-          min={dayInput(new Date(intakeAt))}
-          max={dayInput(now)}
+          {...(limits.from ? { min: dayInput(new Date(limits.from)) } : {})}
+          max={dayInput(limits.to ? new Date(limits.to) : now)}
           onChange={(day) => onChange({ day, otherDay: true })}
           fault={fault}
         />

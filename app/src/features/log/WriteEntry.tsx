@@ -1,4 +1,4 @@
-import type { BodyOf, EntryBody } from '@gentle-burrow/core/log';
+import { effectiveEntries, type BodyOf, type EntryBody } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -11,13 +11,13 @@ import type { FormKind, KindForm } from './kind-form';
 import { KIND_FORMS } from './kind-forms';
 import { kindTitle } from './kind-views';
 import { When } from './When';
-import { dayFault, momentOf, NOW, whenOf, type WhenDraft } from './when';
+import { dayFault, momentOf, NOW, whenOf, type DayLimits, type WhenDraft } from './when';
 
 interface WriteEntryProps<K extends FormKind> {
   shown: ShownQueen;
   kind: K;
   /** An entry that is put right; a new one is written otherwise. */
-  amends?: { id: string; body: BodyOf<K> };
+  amends?: { id: string; body: BodyOf<K>; over: string | null };
   onDone(): void;
 }
 
@@ -40,14 +40,16 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
   const { when, fields } = value;
   const text = value.text.trim();
   const now = new Date();
-  const intakeAt = shown.view.ledger.intake?.at ?? queen.createdAt;
-  const fault = dayFault(when.day, now, intakeAt) ?? undefined;
-  const at = fault ? null : momentOf(when.day, now, intakeAt, amends?.body.at);
+  const limits = limitsOf(shown, kind);
+  const fault = dayFault(when.day, now, limits) ?? undefined;
+  const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at);
   const said = at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
   const save = async () => {
     if (said === null || at === null) return;
     const body = { kind, at, ...said, ...(text ? { text } : {}) } as unknown as BodyOf<K> & EntryBody;
-    const written = amends ? await amendEntry(queen.id, amends.id, body) : await writeEntry(queen.id, body);
+    const written = amends
+      ? await amendEntry(queen.id, amends.id, body, amends.over)
+      : await writeEntry(queen.id, body);
     clear();
     onDone();
     offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), () =>
@@ -66,7 +68,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
       <When
         label="Day"
         value={when}
-        intakeAt={intakeAt}
+        limits={limits}
         amends={amends !== undefined}
         fault={fault}
         onChange={(next) => change({ when: next })}
@@ -95,6 +97,15 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
       </View>
     </View>
   );
+}
+
+/** Nothing is older than her intake; and that is no younger than anything else. */
+function limitsOf({ facts, view }: ShownQueen, kind: FormKind): DayLimits {
+  if (kind !== 'intake') return { from: view.ledger.intake?.at ?? facts.queen.createdAt };
+  const first = effectiveEntries(facts.entries).find(
+    ({ entry }) => entry !== null && entry.kind !== 'intake',
+  );
+  return { from: null, to: first?.entry?.at ?? null };
 }
 
 const styles = StyleSheet.create({

@@ -3,8 +3,8 @@ import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ReactNode } from 'react';
 import type { ShownQueen } from '@/data/queries';
 
-/** Kinds that have a page of their own: a look is written on her drawing, an intake when she is taken in. */
-export type PagedKind = 'look' | 'intake';
+/** Kinds that have a page of their own: a look is written, and put right, on her drawing. */
+export type PagedKind = 'look';
 export type FormKind = Exclude<KindName, PagedKind>;
 
 /** What a body says besides when it was and the keeper's own words, which every kind has. */

@@ -1,8 +1,10 @@
 import type { KindName } from '@gentle-burrow/core/log';
 import type { FormKind, KindForm, PagedKind } from './kind-form';
+import { correct } from './kinds/correct/form';
 import { feed } from './kinds/feed/form';
 import { health } from './kinds/health/form';
 import { identify } from './kinds/identify/form';
+import { intake } from './kinds/intake/form';
 import { knock } from './kinds/knock/form';
 import { loss } from './kinds/loss/form';
 import { move } from './kinds/move/form';
@@ -21,8 +23,10 @@ export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
   health,
   identify,
   sign,
+  intake,
+  correct,
 };
 
-const PAGED: Record<PagedKind, true> = { look: true, intake: true };
+const PAGED: Record<PagedKind, true> = { look: true };
 
 export const hasForm = (kind: KindName): kind is FormKind => !(kind in PAGED);

@@ -1,3 +1,4 @@
+import { correct } from './kinds/correct/view';
 import { feed } from './kinds/feed/view';
 import { health } from './kinds/health/view';
 import { identify } from './kinds/identify/view';
@@ -27,6 +28,7 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   health,
   identify,
   sign,
+  correct,
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;

@@ -22,7 +22,7 @@ describe.each([
   test('on the day of intake never before it', () => {
     const { day } = whenOf(INTAKE);
     expect(momentOf(day, NOW, INTAKE) > INTAKE).toBe(true);
-    expect(dayFault(day, NOW, INTAKE)).toBeNull();
+    expect(dayFault(day, NOW, { from: INTAKE })).toBeNull();
   });
   test('an amended entry keeps its hour while its day stays', () => {
     const was = '2026-06-05T10:12:00.000Z';
@@ -35,9 +35,17 @@ describe.each([
 test('a day to come there is refused, though it has begun elsewhere', () => {
   const late = new Date('2026-06-10T23:30:00Z');
   showDatesIn('Pacific/Auckland');
-  expect(dayFault('2026-06-11', late, INTAKE)).toBeNull();
+  expect(dayFault('2026-06-11', late, { from: INTAKE })).toBeNull();
   showDatesIn('America/Los_Angeles');
-  expect(dayFault('2026-06-11', late, INTAKE)).toMatch(/still to come/);
-  expect(dayFault('2026-05-31', late, INTAKE)).toMatch(/taken in on 2026-06-01/);
-  expect(dayFault('2026-06', late, INTAKE)).toMatch(/not complete/);
+  expect(dayFault('2026-06-11', late, { from: INTAKE })).toMatch(/still to come/);
+  expect(dayFault('2026-05-31', late, { from: INTAKE })).toMatch(/taken in on 2026-06-01/);
+  expect(dayFault('2026-06', late, { from: INTAKE })).toMatch(/not complete/);
+});
+
+test('an intake is not later than what was written after it, and as early as need be', () => {
+  const limits = { from: null, to: '2026-06-04T20:00:00.000Z' };
+  showDatesIn('UTC');
+  expect(dayFault('2026-06-05', NOW, limits)).toMatch(/written of her on 2026-06-04 already/);
+  expect(dayFault('2026-06-04', NOW, limits)).toBeNull();
+  expect(dayFault('2019-06-04', NOW, limits)).toBeNull();
 });

@@ -21,21 +21,38 @@ const EVENING = 20 / 24;
  * same day.
  * @param sameDayAs keeps the time of an entry that is being amended while its day stays the same
  */
-export function momentOf(day: string | null, now: Date, intakeAt: Instant, sameDayAs?: Instant): Instant {
+export function momentOf(
+  day: string | null,
+  now: Date,
+  intakeAt: Instant | null,
+  sameDayAs?: Instant,
+): Instant {
   if (sameDayAs && day === dayInput(new Date(sameDayAs))) return sameDayAs;
   if (day === null || day === dayInput(now)) return now.toISOString();
   const evening = addDays(startOfDay(day, zoneNow()), EVENING);
-  const onIntakeDay = day === dayInput(new Date(intakeAt));
+  const onIntakeDay = intakeAt !== null && day === dayInput(new Date(intakeAt));
   return onIntakeDay && msOf(evening) <= msOf(intakeAt)
     ? new Date(msOf(intakeAt) + 60_000).toISOString()
     : evening;
 }
 
+/** Days that an entry may have. */
+export interface DayLimits {
+  /** When she was taken in; an intake itself has no such limit. */
+  from: Instant | null;
+  /** An intake is not later than what was written of her after it. */
+  to?: Instant | null;
+}
+
 /** What is wrong with a day, and how to mend it; null when nothing is. */
-export function dayFault(day: string | null, now: Date, intakeAt: Instant): string | null {
+export function dayFault(day: string | null, now: Date, { from, to = null }: DayLimits): string | null {
   if (day === null) return null;
   if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return 'The day is not complete. Choose day, month and year.';
   if (day > dayInput(now)) return 'That day is still to come. Choose today or an earlier day.';
-  const taken = dayInput(new Date(intakeAt));
-  return day < taken ? `She was taken in on ${taken}. Choose that day or a later one.` : null;
+  const taken = from === null ? null : dayInput(new Date(from));
+  if (taken !== null && day < taken) return `She was taken in on ${taken}. Choose that day or a later one.`;
+  const first = to === null ? null : dayInput(new Date(to));
+  if (first !== null && day > first)
+    return `Something was written of her on ${first} already. Choose that day or an earlier one.`;
+  return null;
 }

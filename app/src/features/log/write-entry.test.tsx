@@ -1,4 +1,5 @@
-import { entryBodySchema, KIND_NAMES, type EntryBody } from '@gentle-burrow/core/log';
+import { entryBodySchema, KIND_NAMES, type Entry, type EntryBody } from '@gentle-burrow/core/log';
+import { usualTube } from '@gentle-burrow/core/tube';
 import { SAMPLES } from '@gentle-burrow/core/world';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
@@ -20,12 +21,16 @@ const formOf = (kind: FormKind) => KIND_FORMS[kind] as unknown as KindForm<FormK
 
 /** What a form looks at of a queen: workers were counted, nothing else is known. */
 const shown = {
-  facts: { queen: { label: 'Vesper' }, place: { id: 'here', name: 'Drawer', tempC: 25 } },
+  facts: {
+    queen: { label: 'Vesper', batch: '', placeId: SAMPLES.move.placeId },
+    tube: usualTube('', ''),
+    place: { id: 'here', name: 'Drawer', tempC: 25 },
+  },
   view: { ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null } },
 } as unknown as ShownQueen;
 
 test('every kind is written by a form or has a page of its own', () =>
-  expect(KIND_NAMES.filter((k) => !hasForm(k))).toEqual(['intake', 'look']));
+  expect(KIND_NAMES.filter((k) => !hasForm(k))).toEqual(['look']));
 
 test.each(FORMS)('%s: opened and kept as it is, it says what it said', (kind) => {
   const sample = SAMPLES[kind] as EntryBody & { text?: string };
@@ -108,4 +113,97 @@ test('a day before she was there is refused with the way to mend it', async () =
   fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2020-01-01' } });
   expect(screen.getByRole('alert').textContent).toMatch(/Choose that day or a later one/);
   expect(screen.getByRole('button', { name: 'Keep this note' }).getAttribute('aria-disabled')).toBe('true');
+});
+
+test('her name and tube are put right; what was held before stays in her log', async () => {
+  const { server } = await page([]);
+  press('Put her facts right');
+  const keep = () => screen.getByRole('button', { name: 'Keep the correction' });
+  expect(keep().getAttribute('aria-disabled')).toBe('true');
+  const label = screen.getByRole('textbox', { name: 'Letter or name on the tube' });
+  fireEvent.change(label, { target: { value: ' ' } });
+  expect(screen.getByRole('alert').textContent).toMatch(/Give her a letter/);
+  fireEvent.change(label, { target: { value: 'Vespa' } });
+  fireEvent.change(screen.getByRole('textbox', { name: 'Length, mm' }), { target: { value: '200' } });
+  fireEvent.click(keep());
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      kind: 'correct',
+      label: { was: 'Vesper', is: 'Vespa' },
+      tube: { was: { lengthMm: 150 }, is: { lengthMm: 200 } },
+    }),
+  );
+  expect(await screen.findByRole('heading', { name: 'How is Vespa doing?' })).toBeTruthy();
+  expect(screen.getByText(/name Vespa, was Vesper/)).toBeTruthy();
+});
+
+test('an intake is put right, and cannot come after what was written of her', async () => {
+  const { server, facts } = await page([FED]);
+  press(/^Amend: Taken in/);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Queens in the tube' }), { target: { value: '0.5' } });
+  expect(screen.getByRole('alert').textContent).toMatch(/Half a queen/);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Queens in the tube' }), { target: { value: '2' } });
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: daysAgo(1).slice(0, 10) } });
+  expect(screen.getByRole('alert').textContent).toMatch(/already\. Choose that day or an earlier one/);
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: daysAgo(40).slice(0, 10) } });
+  fireEvent.click(screen.getByRole('radio', { name: 'Kept' }));
+  press('Keep the correction');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  const { amends, replacement } = server.bodiesOf('/entries')[0] as {
+    amends: string;
+    replacement: EntryBody;
+  };
+  expect(amends).toBe(facts.entries[0]?.id);
+  expect(replacement).toMatchObject({ kind: 'intake', queens: 2, wings: 'winged', found: 'walking' });
+  expect(entryBodySchema.safeParse(replacement).success).toBe(true);
+});
+
+test('a queen taken in by mistake is withdrawn whole, and brought back', async () => {
+  await page([FED]);
+  press('Taken in by mistake: withdraw her whole');
+  expect(await screen.findByText(/was taken in by mistake and is withdrawn/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Log a look' })).toBeNull();
+  press('Bring her back');
+  expect(await screen.findByRole('button', { name: 'Log a look' })).toBeTruthy();
+});
+
+test('withdrawn lines fold away', async () => {
+  await page([FED]);
+  press(/^Withdraw: Fed/);
+  fireEvent.click(await screen.findByRole('button', { name: '1 withdrawn' }));
+  expect(screen.getByText('Withdrawn; it counts for nothing.')).toBeTruthy();
+  press('Fold away what was withdrawn');
+  expect(screen.queryByText('Withdrawn; it counts for nothing.')).toBeNull();
+});
+
+test('two devices that put one entry right are both shown, and the keeper says which holds', async () => {
+  const facts = madeQueen('Vesper', 30, [FED]);
+  const fed = facts.entries[1] as Entry;
+  const amended = (id: string, food: 'protein' | 'both', ago: number): Entry => ({
+    kind: 'amendment',
+    id,
+    queenId: facts.queen.id,
+    at: daysAgo(ago),
+    loggedAt: daysAgo(ago),
+    amends: fed.id,
+    over: null,
+    replacement: { ...FED, food } as EntryBody,
+  });
+  facts.entries.push(
+    amended('018f0000-0000-7000-9000-0000000000a1', 'protein', 2),
+    amended('018f0000-0000-7000-9000-0000000000a2', 'both', 1),
+  );
+  const server = new PretendServer([facts]);
+  show(<QueenPage id={facts.queen.id} />);
+  expect(await screen.findByText('Two devices put this right differently')).toBeTruthy();
+  expect(screen.getByText(/^Was overruled, .*: protein, offered/)).toBeTruthy();
+  press('This one holds');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      amends: fed.id,
+      over: '018f0000-0000-7000-9000-0000000000a2',
+      replacement: { food: 'protein' },
+    }),
+  );
+  await waitFor(() => expect(screen.queryByText('Two devices put this right differently')).toBeNull());
 });

@@ -41,8 +41,9 @@ export function LookPage({ id, amend }: { id: string; amend?: string | undefined
 }
 
 function findLook(shown: ShownQueen, id: string) {
-  const entry = effectiveEntries(shown.facts.entries).find((e) => e.original.id === id)?.entry;
-  return entry?.kind === 'look' ? entry : null;
+  const found = effectiveEntries(shown.facts.entries).find((e) => e.original.id === id);
+  const entry = found?.entry;
+  return entry?.kind === 'look' ? { ...entry, over: found?.amendment?.id ?? null } : null;
 }
 
 const FRONTS = [
@@ -63,7 +64,7 @@ const SEEN = [
 ] as const;
 interface LookFormProps {
   shown: ShownQueen;
-  amended: (BodyOf<'look'> & { id: string }) | null;
+  amended: (BodyOf<'look'> & { id: string; over: string | null }) | null;
 }
 
 function LookForm({ shown, amended }: LookFormProps) {
@@ -98,7 +99,9 @@ function LookForm({ shown, amended }: LookFormProps) {
     const before = amended?.photos ?? [];
     for (const photo of draft.photos)
       if (!before.includes(photo)) await put({ what: 'photo', id: photo, queenId: queen.id, at: body.at });
-    const written = amended ? await amendEntry(queen.id, amended.id, body) : await writeEntry(queen.id, body);
+    const written = amended
+      ? await amendEntry(queen.id, amended.id, body, amended.over)
+      : await writeEntry(queen.id, body);
     clear();
     offerUndo(amended ? 'Look amended.' : `Look at ${queen.label} kept.`, () =>
       amendEntry(queen.id, written.id, null),
@@ -152,7 +155,7 @@ function LookForm({ shown, amended }: LookFormProps) {
       <When
         label="Day of the look"
         value={draft}
-        intakeAt={intakeAt}
+        limits={{ from: intakeAt }}
         amends={amended !== null}
         fault={faults.day}
         onChange={change}

@@ -1,21 +1,61 @@
 import type { Contradiction, Reading } from '@gentle-burrow/core/founding';
-import { effectiveEntries, type EntryBody } from '@gentle-burrow/core/log';
+import { effectiveEntries, type Amendment } from '@gentle-burrow/core/log';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { amendEntry, type ShownQueen } from '@/data/queries';
+import { bodyOf } from '@/features/log/body-of';
+import { hasForm } from '@/features/log/kind-forms';
+import { entryWords, kindTitle } from '@/features/log/kind-views';
+import { useNames } from '@/features/log/use-names';
+import { WriteEntry } from '@/features/log/WriteEntry';
 import { SPACE } from '@/theme/tokens';
-import { dayInput, dayText } from '@/ui/dates';
-import { DateField, NumberField } from '@/ui/fields';
+import { dayText } from '@/ui/dates';
 import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { kindTitle } from '@/features/log/kind-views';
+
+/** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
+function Rivals({ shown }: { shown: ShownQueen }) {
+  const names = useNames();
+  const { id } = shown.facts.queen;
+  return effectiveEntries(shown.facts.entries).map(({ original, amendment, rival }) => {
+    if (!amendment || !rival) return null;
+    const says = (a: Amendment) => (a.replacement ? entryWords(a.replacement, names) : 'withdrawn');
+    const holds = async (a: Amendment) => {
+      const settled = await amendEntry(id, original.id, a.replacement, amendment.id);
+      offerUndo('Settled.', () => amendEntry(id, settled.id, null));
+    };
+    return (
+      <Caution key={original.id}>
+        <Words kind="bold">Two devices put this right differently</Words>
+        <Words>{`${kindTitle(original.kind)}, ${dayText(original.at)}. Which holds?`}</Words>
+        {[amendment, rival].map((a, i) => (
+          <View key={a.id} style={styles.reading}>
+            <Words kind="small" style={styles.says}>
+              {`${i === 0 ? 'Holds now' : 'Was overruled'}, written ${dayText(a.loggedAt)}: ${says(a)}`}
+            </Words>
+            <Button mode="outlined" onPress={() => void holds(a)}>
+              {i === 0 ? 'Leave it so' : 'This one holds'}
+            </Button>
+          </View>
+        ))}
+      </Caution>
+    );
+  });
+}
 
 /** What cannot both be right: both readings, and the way to put either right. Nothing is resolved in silence. */
 export function Contradictions({ shown }: { shown: ShownQueen }) {
-  return shown.view.ledger.contradictions.map((c) => <One key={c.says} shown={shown} contradiction={c} />);
+  return (
+    <>
+      <Rivals shown={shown} />
+      {shown.view.ledger.contradictions.map((c) => (
+        <One key={c.says} shown={shown} contradiction={c} />
+      ))}
+    </>
+  );
 }
 
 function One({ shown, contradiction }: { shown: ShownQueen; contradiction: Contradiction }) {
@@ -44,75 +84,29 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
   if (!found || !entry) return null;
   const named = `the ${entry.kind} of ${dayText(entry.at)}`;
   const amend = () => {
-    if (entry.kind === 'look') router.navigate(`/queens/${id}/look?amend=${found.original.id}` as never);
-    else if (entry.kind === 'intake') setOpen(!open);
-    else
-      void amendEntry(id, found.original.id, null).then((a) =>
-        offerUndo(`${kindTitle(entry.kind)} withdrawn.`, () => amendEntry(id, a.id, null)),
-      );
+    if (hasForm(entry.kind)) setOpen(!open);
+    else router.navigate(`/queens/${id}/look?amend=${found.original.id}` as never);
   };
   return (
     <View style={styles.reading}>
       <Words kind="small" style={styles.says}>{`${letter}: ${reading.says}`}</Words>
-      <Button
-        mode="outlined"
-        onPress={amend}
-        accessibilityLabel={`${entry.kind === 'look' || entry.kind === 'intake' ? 'Amend' : 'Withdraw'} ${named}`}
-      >
-        {entry.kind === 'look' || entry.kind === 'intake' ? `Amend ${named}` : `Withdraw ${named}`}
+      <Button mode="outlined" onPress={amend}>
+        {`Amend ${named}`}
       </Button>
-      {open && entry.kind === 'intake' ? (
-        <AmendIntake
-          at={entry.at}
-          queens={entry.queens ?? 1}
-          onKeep={async (change) => {
-            const { id: _id, queenId: _queen, loggedAt: _logged, ...body } = entry;
-            const a = await amendEntry(id, found.original.id, { ...body, ...change } as EntryBody);
-            setOpen(false);
-            offerUndo('Intake amended.', () => amendEntry(id, a.id, null));
-          }}
-        />
+      {open && hasForm(entry.kind) ? (
+        <View style={styles.form}>
+          <WriteEntry
+            shown={shown}
+            kind={entry.kind}
+            amends={{
+              id: found.original.id,
+              body: bodyOf(entry) as never,
+              over: found.amendment?.id ?? null,
+            }}
+            onDone={() => setOpen(false)}
+          />
+        </View>
       ) : null}
-    </View>
-  );
-}
-
-interface AmendIntakeProps {
-  at: string;
-  queens: number;
-  onKeep(change: { at: string; queens: number }): Promise<void>;
-}
-
-function AmendIntake({ at, queens, onKeep }: AmendIntakeProps) {
-  const [day, setDay] = useState(dayInput(new Date(at)));
-  const [count, setCount] = useState<number | null>(queens);
-  const today = dayInput(new Date());
-  const fault =
-    !/^\d{4}-\d{2}-\d{2}$/.test(day) || day > today ? 'Choose today or an earlier day.' : undefined;
-  const few = count === null || count < 1 || !Number.isInteger(count);
-  return (
-    <View style={styles.form}>
-      <DateField label="Taken in on" value={day} max={today} onChange={setDay} fault={fault} />
-      <View style={styles.number}>
-        <NumberField
-          label="Queens taken in"
-          value={count}
-          onChange={setCount}
-          fault={few ? 'Give a whole number, 1 or more.' : undefined}
-        />
-      </View>
-      <Button
-        mode="contained"
-        disabled={fault !== undefined || few}
-        onPress={() =>
-          void onKeep({
-            at: day === dayInput(new Date(at)) ? at : new Date(`${day}T12:00:00`).toISOString(),
-            queens: count ?? 1,
-          })
-        }
-      >
-        Keep the correction
-      </Button>
     </View>
   );
 }
@@ -120,6 +114,5 @@ function AmendIntake({ at, queens, onKeep }: AmendIntakeProps) {
 const styles = StyleSheet.create({
   reading: { gap: SPACE.xs, alignItems: 'flex-start' },
   says: { alignSelf: 'stretch' },
-  form: { gap: SPACE.s, alignSelf: 'stretch' },
-  number: { flexDirection: 'row', maxWidth: 200 },
+  form: { alignSelf: 'stretch' },
 });

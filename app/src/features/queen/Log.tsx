@@ -1,16 +1,18 @@
-import { effectiveEntries, type EffectiveEntry, type EntryBody } from '@gentle-burrow/core/log';
+import { effectiveEntries, type EffectiveEntry } from '@gentle-burrow/core/log';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Icon, IconButton } from 'react-native-paper';
-import { amendEntry, usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
+import { amendEntry, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { bodyOf } from '@/features/log/body-of';
 import { hasForm } from '@/features/log/kind-forms';
-import { entryWords, kindIcon, kindTitle, type Names } from '@/features/log/kind-views';
+import { entryWords, kindIcon, kindTitle } from '@/features/log/kind-views';
+import { useNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 
 const FIRST = 8;
@@ -18,8 +20,12 @@ const FIRST = 8;
 /** Everything written about her, newest first. Nothing is ever lost: what was amended shows what it said before. */
 export function Log({ shown }: { shown: ShownQueen }) {
   const [all, setAll] = useState(false);
+  const [gone, setGone] = useState(false);
   const items = useMemo(() => [...effectiveEntries(shown.facts.entries)].reverse(), [shown.facts.entries]);
-  const some = all ? items : items.slice(0, FIRST);
+  const standing = items.filter((i) => i.entry !== null);
+  const withdrawn = items.length - standing.length;
+  const told = gone ? items : standing;
+  const some = all ? told : told.slice(0, FIRST);
   return (
     <View>
       <View role="list">
@@ -27,19 +33,19 @@ export function Log({ shown }: { shown: ShownQueen }) {
           <LogLine key={item.original.id} item={item} shown={shown} />
         ))}
       </View>
-      {items.length > some.length ? (
+      {told.length > some.length ? (
         <Button mode="text" onPress={() => setAll(true)}>
-          {`Show all ${items.length}`}
+          {`Show all ${told.length}`}
+        </Button>
+      ) : null}
+      {withdrawn > 0 ? (
+        <Button mode="text" onPress={() => setGone(!gone)}>
+          {gone ? 'Fold away what was withdrawn' : `${withdrawn} withdrawn`}
         </Button>
       ) : null}
     </View>
   );
 }
-
-const bodyOf = (e: NonNullable<EffectiveEntry['entry']>): EntryBody => {
-  const { id: _id, queenId: _queen, loggedAt: _logged, ...body } = e;
-  return body as EntryBody;
-};
 
 function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
   const p = useBurrow();
@@ -47,14 +53,14 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
   const [open, setOpen] = useState(false);
   const { entry, original, amendment } = item;
   const body = bodyOf(entry ?? original);
-  const [species, places] = [useSpecies(), usePlaces()];
-  const names: Names = {
-    species: (id) => species.find((s) => s.id === id)?.name,
-    place: (id) => places.find((x) => x.id === id)?.name,
-  };
+  const names = useNames();
   const withdraw = async () => {
-    const a = await amendEntry(queenId, original.id, null);
-    offerUndo(`${kindTitle(original.kind)} withdrawn.`, () => amendEntry(queenId, a.id, null));
+    const a = await amendEntry(queenId, original.id, null, amendment?.id ?? null);
+    const says =
+      original.kind === 'intake'
+        ? `${shown.facts.queen.label} is withdrawn.`
+        : `${kindTitle(original.kind)} withdrawn.`;
+    offerUndo(says, () => amendEntry(queenId, a.id, null));
   };
   const restore = async () => {
     if (!amendment) return;
@@ -95,7 +101,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
             onPress={() => void restore()}
           />
         ) : null}
-        {entry && entry.kind !== 'intake' ? (
+        {entry ? (
           <IconButton
             icon="pencil-outline"
             size={20}
@@ -104,11 +110,13 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
             onPress={amend}
           />
         ) : null}
-        {entry && entry.kind !== 'intake' ? (
+        {entry ? (
           <IconButton
             icon="close"
             size={20}
-            accessibilityLabel={`Withdraw: ${title}`}
+            accessibilityLabel={
+              entry.kind === 'intake' ? 'Taken in by mistake: withdraw her whole' : `Withdraw: ${title}`
+            }
             onPress={() => void withdraw()}
           />
         ) : null}
@@ -117,7 +125,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
         <WriteEntry
           shown={shown}
           kind={entry.kind}
-          amends={{ id: original.id, body: body as never }}
+          amends={{ id: original.id, body: body as never, over: amendment?.id ?? null }}
           onDone={() => setOpen(false)}
         />
       ) : null}

@@ -1,8 +1,10 @@
 import { learnedProfile } from '@gentle-burrow/core/founding';
+import { effectiveEntries, isWithdrawn } from '@gentle-burrow/core/log';
+import { addDays, daysText } from '@gentle-burrow/core/quantity';
 import { router } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
+import { Button, IconButton } from 'react-native-paper';
 import { amendEntry, useQueen, useSettings, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -15,6 +17,8 @@ import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { Deeds } from '@/features/log/Deeds';
+import { kindIcon } from '@/features/log/kind-views';
+import { REST_TERMS } from '@/features/log/kinds/rest/form';
 import { HerFounder } from '@/features/founder/HerFounder';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
@@ -36,12 +40,31 @@ export function QueenPage({ id }: { id: string }) {
     <Screen
       question={data ? `How is ${data.facts.queen.label} doing?` : 'How is she doing?'}
       back="/"
-      foot={data && !isGone(data) ? <LookActions shown={data} /> : null}
+      foot={data && !isGone(data) && !isWithdrawn(data.facts.entries) ? <LookActions shown={data} /> : null}
     >
       {loading ? <Loading what="her log" /> : null}
       {error ? <Failed error={error} onRetry={retry} /> : null}
-      {data ? <Queen shown={data} /> : null}
+      {data ? isWithdrawn(data.facts.entries) ? <Withdrawn shown={data} /> : <Queen shown={data} /> : null}
     </Screen>
+  );
+}
+
+/** Taken in by mistake: nothing is said of her, but her log is there, and she can be brought back. */
+function Withdrawn({ shown }: { shown: ShownQueen }) {
+  const { queen, entries } = shown.facts;
+  const back = async () => {
+    for (const { original, entry, amendment } of effectiveEntries(entries))
+      if (original.kind === 'intake' && entry === null && amendment)
+        await amendEntry(queen.id, amendment.id, null);
+  };
+  return (
+    <>
+      <Words kind="answer">{`${queen.label} was taken in by mistake and is withdrawn.`}</Words>
+      <Words>She stands on no shelf and in no comparison; the export tells that she was withdrawn.</Words>
+      <Button mode="contained" icon="undo" style={styles.watch} onPress={() => void back()}>
+        Bring her back
+      </Button>
+    </>
   );
 }
 
@@ -138,7 +161,7 @@ function Queen({ shown }: { shown: ShownQueen }) {
 }
 
 /** What is written of her care, the likeliest first. */
-const CARE = ['feed', 'note', 'move', 'knock', 'health', 'loss'] as const;
+const CARE = ['feed', 'note', 'move', 'knock', 'health', 'loss', 'correct'] as const;
 
 /** Dead or away; a colony that lives on without her is not. */
 const isGone = ({ view }: ShownQueen): boolean => view.ledger.loss !== null && !view.ledger.loss.orphans;
@@ -170,37 +193,45 @@ function Later({ shown }: { shown: ShownQueen }) {
   );
 }
 
-const REST_DAYS = 14;
-
-/** A look taken, and a look not taken: one is as easy as the other. */
+/** A look taken, and a look not taken: one is as easy as the other, and neither is written by a stray tap. */
 function LookActions({ shown }: { shown: ShownQueen }) {
   const { id } = shown.facts.queen;
-  const rest = async () => {
-    const now = Date.now();
-    const entry = await writeEntry(id, {
-      kind: 'rest',
-      at: new Date(now).toISOString(),
-      until: new Date(now + REST_DAYS * 86_400_000).toISOString(),
-    });
-    offerUndo('Left alone for two weeks.', () => amendEntry(id, entry.id, null));
+  const [asking, setAsking] = useState(false);
+  const rest = async (days: number) => {
+    const at = new Date().toISOString();
+    const entry = await writeEntry(id, { kind: 'rest', at, until: addDays(at, days) });
+    setAsking(false);
+    offerUndo(`Left alone for ${daysText(days)}.`, () => amendEntry(id, entry.id, null));
   };
+  if (asking)
+    return (
+      <View role="group" aria-label="Leave alone for how long?" style={styles.actions}>
+        {REST_TERMS.map((days) => (
+          <Button
+            key={days}
+            compact
+            mode="outlined"
+            style={styles.action}
+            accessibilityLabel={`Leave alone for ${daysText(days)}`}
+            onPress={() => void rest(days)}
+          >
+            {daysText(days)}
+          </Button>
+        ))}
+        <IconButton icon="close" accessibilityLabel="Do not leave alone" onPress={() => setAsking(false)} />
+      </View>
+    );
   return (
     <View style={styles.actions}>
       <Button
         mode="contained"
-        icon="eye-outline"
+        icon={kindIcon('look')}
         style={styles.action}
         onPress={() => router.navigate(`/queens/${id}/look` as never)}
       >
         Log a look
       </Button>
-      <Button
-        accessibilityLabel="Leave alone for two weeks"
-        mode="outlined"
-        icon="weather-night"
-        style={styles.action}
-        onPress={() => void rest()}
-      >
+      <Button mode="outlined" icon={kindIcon('rest')} style={styles.action} onPress={() => setAsking(true)}>
         Leave alone
       </Button>
     </View>
@@ -211,6 +242,6 @@ const styles = StyleSheet.create({
   names: { gap: SPACE.xs, marginTop: -SPACE.m },
   next: { gap: SPACE.xs },
   watch: { alignSelf: 'flex-start', marginTop: -SPACE.s },
-  actions: { flexDirection: 'row', gap: SPACE.s },
+  actions: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   action: { flex: 1 },
 });

@@ -72,9 +72,11 @@ test('a plug gone dry comes first, and is worth a look', async () => {
   expect(screen.getByRole('button', { name: 'May I look? yes, once' })).toBeTruthy();
 });
 
-test('a look not taken is one tap, and undone by another', async () => {
+test('a look not taken is two taps, not one by mistake, and undone by another', async () => {
   const { server } = await page([look(20, 0)]);
-  await press('Leave alone for two weeks');
+  await press('Leave alone');
+  expect(server.bodiesOf('/entries')).toHaveLength(0);
+  await press('Leave alone for 14 days');
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   const rest = server.bodiesOf('/entries')[0] as { id: string; kind: string; until: string };
   expect(rest.kind).toBe('rest');
@@ -94,6 +96,7 @@ test('an entry is withdrawn and brought back; the log keeps both', async () => {
   const { server, facts } = await page([look(20, 0), look(6, 7)]);
   const second = facts.entries[2];
   await press(/^Withdraw: Look/);
+  await press('1 withdrawn');
   await screen.findByText('Withdrawn; it counts for nothing.');
   await waitFor(() =>
     expect(server.bodiesOf('/entries')[0]).toMatchObject({ amends: second?.id, replacement: null }),

@@ -132,6 +132,8 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
   // felt, but nothing is learned of her
   knock() {},
   note() {},
+  // what it puts right stands outside the ledger
+  correct() {},
 };
 
 /** A state of the tube, with the look since which it has been so. */

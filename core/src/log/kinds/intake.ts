@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countSchema, FINDINGS, FOUND_HOW, instantSchema } from '../../facts';
+import { countSchema, FINDINGS, FOUND_HOW, instantSchema, WINGS } from '../../facts';
 import { noteText, shortText } from '../../facts/common';
 import { defineKind } from '../kind';
 import { namedSpecies, speciesBeliefSchema } from '../species-belief';
@@ -33,7 +33,7 @@ export const intakeSchema = z.object({
   where: shortText(200, 'The place she was found').optional(),
   coordinates: coordinatesSchema.optional(),
   weather: shortText(120, 'The weather').optional(),
-  wings: z.enum(['winged', 'dealate', 'unknown']).default('unknown'),
+  wings: z.enum(WINGS).default('unknown'),
   /** Queens in the tube; more than one is against the safe rule. */
   queens: z
     .number({ error: 'The number of queens is not a number.' })

@@ -1,6 +1,6 @@
 import { countsWords, findingWords } from '../../parts';
 import { joined, type KindView } from '../../kind-view';
-import { FOUND_WORDS } from '@/words/log';
+import { FOUND_WORDS, WINGS_WORDS } from '@/words/log';
 
 export const intake: KindView<'intake'> = {
   title: 'Taken in',
@@ -10,7 +10,7 @@ export const intake: KindView<'intake'> = {
       FOUND_WORDS[body.found],
       body.where,
       body.weather,
-      body.wings !== 'unknown' && `wings ${body.wings === 'winged' ? 'kept' : 'shed'}`,
+      body.wings !== 'unknown' && `wings ${WINGS_WORDS[body.wings]}`,
       body.queens !== undefined && body.queens > 1 && `${body.queens} queens in one tube`,
       countsWords(body),
       body.welcomeDrop && 'a welcome drop given',

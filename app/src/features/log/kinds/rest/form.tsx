@@ -6,10 +6,11 @@ interface Draft {
   days: number;
 }
 
-const TERMS = [7, 14, 28];
+/** Days that are offered. */
+export const REST_TERMS = [7, 14, 28];
 
 function Fields({ draft, change }: FieldsProps<Draft>) {
-  const terms = TERMS.includes(draft.days) ? TERMS : [...TERMS, draft.days];
+  const terms = REST_TERMS.includes(draft.days) ? REST_TERMS : [...REST_TERMS, draft.days];
   return (
     <Choice
       label="For how long"

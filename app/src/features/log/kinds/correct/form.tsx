@@ -1,0 +1,134 @@
+import { queenSchema, tubeMeasuresSchema, type TubeMeasures } from '@gentle-burrow/core/facts';
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { usePlaces, type ShownQueen } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
+import { Choice } from '@/ui/Choice';
+import { Fault, NumberField, TextField } from '@/ui/fields';
+import { fromMm, tempText, toMm } from '@/ui/units';
+import { Words } from '@/ui/Words';
+import type { FieldsProps, KindForm, Saying } from '../../kind-form';
+
+interface Facts {
+  label: string;
+  batch: string;
+  placeId: string;
+  tube: TubeMeasures;
+}
+interface Draft {
+  was: Facts;
+  is: Facts;
+}
+
+const ENDS = [
+  { value: 'round', label: 'Round' },
+  { value: 'flat', label: 'Flat' },
+] as const;
+const LENGTHS = [
+  ['outsideMm', 'Outside'],
+  ['boreMm', 'Bore inside'],
+  ['lengthMm', 'Length'],
+  ['waterLineMm', 'Water line at first'],
+] as const;
+const PLUGS = [
+  ['innerMm', 'Inner plug'],
+  ['outerMm', 'Outer plug'],
+] as const;
+
+function factsOf({ facts: { queen, tube } }: ShownQueen): Facts {
+  const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = tube;
+  return {
+    label: queen.label,
+    batch: queen.batch,
+    placeId: queen.placeId,
+    tube: { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs },
+  };
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function Fields({ draft, change }: FieldsProps<Draft>): ReactNode {
+  const { length, temperature } = usePreferences();
+  const places = usePlaces();
+  const { is } = draft;
+  const set = (part: Partial<Facts>) => change({ is: { ...is, ...part } });
+  const setTube = (part: Partial<TubeMeasures>) => set({ tube: { ...is.tube, ...part } });
+  const fault = tubeMeasuresSchema.safeParse(is.tube).error?.issues[0];
+  const number = (label: string, mm: number, keep: (mm: number) => void) => (
+    <NumberField
+      key={label}
+      label={label}
+      unit={length}
+      value={Number.isFinite(mm) ? fromMm(mm, length) : null}
+      onChange={(v) => keep(v === null ? NaN : toMm(v, length))}
+    />
+  );
+  return (
+    <View style={styles.form}>
+      <Words kind="small" soft>
+        What was wrong from the start. Carrying her elsewhere is a move; what was held before stays in her
+        log.
+      </Words>
+      <TextField
+        label="Letter or name on the tube"
+        value={is.label}
+        onChange={(label) => set({ label })}
+        fault={queenSchema.shape.label.safeParse(is.label).error?.issues[0]?.message}
+      />
+      <TextField label="Batch" value={is.batch} onChange={(batch) => set({ batch })} />
+      <Choice
+        label="Where she was first put"
+        options={places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }))}
+        value={is.placeId}
+        onChange={(placeId) => set({ placeId })}
+      />
+      <Words kind="smallBold" soft>
+        Her tube, as it was set up
+      </Words>
+      <View style={styles.row}>
+        {LENGTHS.map(([key, label]) => number(label, is.tube[key], (mm) => setTube({ [key]: mm })))}
+        {PLUGS.map(([key, label]) =>
+          number(label, is.tube.plugs[key], (mm) => setTube({ plugs: { ...is.tube.plugs, [key]: mm } })),
+        )}
+      </View>
+      <Choice label="Closed end" options={ENDS} value={is.tube.end} onChange={(end) => setTube({ end })} />
+      <Fault>{fault?.message}</Fault>
+    </View>
+  );
+}
+
+/** Puts right what stands outside her log: name, batch, tube, first place. */
+export const correct: KindForm<'correct', Draft> = {
+  deed: 'Put her facts right',
+  keep: 'Keep the correction',
+  kept: ({ label }, shown) => `${label?.is ?? shown.facts.queen.label}: put right.`,
+  begin: (shown, body) => {
+    const now = factsOf(shown);
+    const side = (which: 'was' | 'is'): Facts => ({
+      label: body?.label?.[which] ?? now.label,
+      batch: body?.batch?.[which] ?? now.batch,
+      placeId: body?.placeId?.[which] ?? now.placeId,
+      tube: body?.tube?.[which] ?? now.tube,
+    });
+    return { was: side('was'), is: side('is') };
+  },
+  finish({ was, is }) {
+    const trimmed = { ...is, label: is.label.trim(), batch: is.batch.trim() };
+    const sound =
+      queenSchema.shape.label.safeParse(trimmed.label).success &&
+      tubeMeasuresSchema.safeParse(trimmed.tube).success;
+    const changed = Object.fromEntries(
+      (Object.keys(trimmed) as (keyof Facts)[])
+        .filter((key) => !same(was[key], trimmed[key]))
+        .map((key) => [key, { was: was[key], is: trimmed[key] }]),
+    ) as Saying<'correct'>;
+    return sound && Object.keys(changed).length > 0 ? changed : null;
+  },
+  Fields,
+};
+
+const styles = StyleSheet.create({
+  form: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

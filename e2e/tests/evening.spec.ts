@@ -23,7 +23,10 @@ const idNow = (page: Page) => page.url().split('/').pop() as string;
 async function finish(page: Page): Promise<string> {
   await nextTo(page, 'Where does she stand?');
   const name = page.getByRole('textbox', { name: 'Name of the place' });
-  if (await name.isVisible()) await name.fill('Cupboard');
+  if (await name.isVisible()) {
+    await name.fill('Cupboard');
+    await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
+  }
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: /How is . doing\?/ })).toBeVisible();
   return idNow(page);

@@ -57,6 +57,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await next('Where does she stand?');
   await tabTo(/^Name of the place/);
   await page.keyboard.type('Drawer');
+  await tabTo(/^Temperature/);
+  await page.keyboard.type('24');
   await tabTo(/^Take her in$/);
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'How is A doing?' })).toBeVisible();
@@ -87,6 +89,9 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   // undone by one key, brought back by another way
   await leaveField();
   await press('u');
+  await expect(page.getByRole('button', { name: '1 withdrawn' })).toBeVisible();
+  await tabTo(/^1 withdrawn/);
+  await press('Enter');
   await expect(page.getByText('Withdrawn; it counts for nothing.')).toBeVisible();
   await tabTo(/^Undo the change of: Look/);
   await press('Enter');

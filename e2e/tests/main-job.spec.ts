@@ -29,6 +29,7 @@ async function takeIn(page: Page, ago: number): Promise<void> {
   await expect(page.getByText(/ml of water/).first()).toBeVisible();
   await nextTo(page, 'Where does she stand?');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Drawer');
+  await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: 'How is A doing?' })).toBeVisible();
 }
@@ -153,6 +154,7 @@ test('what is wrong is said with the way to mend it, and nothing typed is lost',
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Give the place a name');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Cupboard');
+  await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: /How is/ })).toBeVisible();
   await expect(page.getByText(/workers 6/).first()).toBeVisible();

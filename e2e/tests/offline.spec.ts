@@ -53,6 +53,7 @@ test('a queen can be taken in without a connection', async ({ page, burrow }) =>
   await nextTo(page, 'Which tube, and how full?');
   await nextTo(page, 'Where does she stand?');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Shoe box');
+  await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
   await burrow.stop('SIGKILL');
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: /How is A doing/ })).toBeVisible();

@@ -15,6 +15,8 @@ export const spotSchema = z.object({
   light: z.enum(['dark', 'dim', 'daylight', 'sun']).optional(),
   vibration: z.enum(['none', 'some', 'strong']).optional(),
   airConditioning: z.enum(['none', 'in the room', 'blows on it']).optional(),
+  /** False: nobody has measured, and the middle temperature is what rooms usually have. */
+  measured: z.boolean().optional(),
   /** The thermometer was checked against another or in melting ice: its reading is trusted. */
   thermometerChecked: z.boolean().optional(),
   heat: z

@@ -11,6 +11,7 @@ export {
 export { developmentRate, warmthPerDay } from './response';
 export {
   placeTemperature,
+  ROOM_WARM_C,
   roomsOfStays,
   temperatureOfStays,
   THERMOMETER_ERROR_C,

@@ -6,12 +6,19 @@ import { temperatureAt, type Temperature } from './clock';
 
 /**
  * A cheap thermometer is off by up to a degree and a half in eight cases of ten (prior; "one or two degrees" is common
- * practice): standard error of one that nobody checked, and of a checked one, °C.
+ * practice): standard error of one that nobody checked, of a checked one, and where nobody has measured (off by up to three
+ * degrees in eight cases of ten, prior), °C.
  */
-export const THERMOMETER_ERROR_C = { unchecked: 1.17, checked: 0.3 } as const;
+export const THERMOMETER_ERROR_C = { unchecked: 1.17, checked: 0.3, unmeasured: 2.34 } as const;
+/** What a room where nobody has measured is taken to have, °C. Prior. */
+export const ROOM_WARM_C = 21;
 
 export const thermometerErrorC = ({ spot }: Pick<Place, 'spot'>): number =>
-  spot?.thermometerChecked ? THERMOMETER_ERROR_C.checked : THERMOMETER_ERROR_C.unchecked;
+  spot?.measured === false
+    ? THERMOMETER_ERROR_C.unmeasured
+    : spot?.thermometerChecked
+      ? THERMOMETER_ERROR_C.checked
+      : THERMOMETER_ERROR_C.unchecked;
 
 /** A place's warmth over time: steady, or cold until the winter ends. */
 export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {

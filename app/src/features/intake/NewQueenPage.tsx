@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -55,13 +55,22 @@ export function NewQueenPage() {
     mode: 'onTouched',
   });
   const values = useWatch({ control: form.control }) as Partial<QueenForm>;
-  useEffect(() => keepDraft(DRAFT, { step, form: values } satisfies Draft), [step, values]);
+  const saved = useRef(false);
+  useEffect(() => {
+    // once she is taken in nothing of the form comes back
+    if (!saved.current) keepDraft(DRAFT, { step, form: values } satisfies Draft);
+  }, [step, values]);
 
   // a name and a place are offered, not forced
   const { getValues, setValue } = form;
   const labels = shelf.data?.map((r) => r.queen.label).join('\n');
+  const offered = useRef('');
   useEffect(() => {
-    if (labels !== undefined && getValues('label') === '') setValue('label', nextLabel(labels.split('\n')));
+    const label = getValues('label');
+    // what the shelf looked like when it was last read may be old: the offer follows it until she is named
+    if (saved.current || labels === undefined || (label !== '' && label !== offered.current)) return;
+    offered.current = nextLabel(labels.split('\n'));
+    setValue('label', offered.current);
   }, [labels, getValues, setValue]);
   const firstPlace = places[0]?.id;
   useEffect(() => {
@@ -84,13 +93,15 @@ export function NewQueenPage() {
     const at = STEP_FIELDS.findIndex((fields) => fields.some((f) => f in faults));
     if (at >= 0) setStep(at);
   };
-  const save = form.handleSubmit(async (checked) => {
+  const keep = async (checked: QueenForm) => {
     const { body, sign } = newQueenOf(checked, places);
+    saved.current = true;
     await put({ what: 'queen', body });
     if (sign) await put({ what: 'entry', entry: sign });
     clearDraft(DRAFT);
     router.replace(`/queens/${body.queen.id}` as never);
-  }, backToFault);
+  };
+  const save = () => form.handleSubmit(keep, backToFault)();
   const startOver = () => {
     clearDraft(DRAFT);
     form.reset(emptyForm() as QueenForm);

@@ -13,12 +13,16 @@ import { Words } from '@/ui/Words';
 import type { QueenForm } from './queen-form';
 
 const NEW_PLACE = 'new';
+const MEASURED = [
+  { value: 'yes', label: 'Measured', hint: 'by a thermometer beside the tubes' },
+  { value: 'no', label: 'Not measured', hint: 'about room warm: dates are wide' },
+] as const;
 
 /** Step 5: the place where she stands, judged for steadiness. */
 export function StepPlace({ places }: { places: readonly Place[] }) {
   const { control, watch, setValue } = useFormContext<QueenForm>();
   const { temperature } = usePreferences();
-  const placeId = watch('placeId');
+  const [placeId, measured] = watch(['placeId', 'measured']);
   const options = [
     ...places.map((p) => ({
       value: p.id,
@@ -58,20 +62,38 @@ export function StepPlace({ places }: { places: readonly Place[] }) {
               />
             )}
           />
+          <Controller
+            control={control}
+            name="measured"
+            render={({ field }) => (
+              <Choice
+                label="How warm is it there?"
+                options={MEASURED}
+                value={field.value ? 'yes' : 'no'}
+                onChange={(v) => field.onChange(v === 'yes')}
+              />
+            )}
+          />
           <View style={styles.row}>
-            <Controller
-              control={control}
-              name="tempC"
-              render={({ field, fieldState }) => (
-                <NumberField
-                  label="Temperature"
-                  unit={`°${temperature}`}
-                  value={Number.isFinite(field.value) ? fromC(field.value, temperature) : null}
-                  onChange={(v) => field.onChange(v === null ? NaN : toC(v, temperature))}
-                  fault={fieldState.error?.message}
-                />
-              )}
-            />
+            {measured ? (
+              <Controller
+                control={control}
+                name="tempC"
+                render={({ field, fieldState }) => (
+                  <NumberField
+                    label="Temperature"
+                    unit={`°${temperature}`}
+                    value={
+                      field.value !== null && Number.isFinite(field.value)
+                        ? fromC(field.value, temperature)
+                        : null
+                    }
+                    onChange={(v) => field.onChange(v === null ? null : toC(v, temperature))}
+                    fault={fieldState.error?.message}
+                  />
+                )}
+              />
+            ) : null}
             <Controller
               control={control}
               name="roomRelHumidity"

@@ -2,6 +2,7 @@ import { tubeSchema, type Place, type TubeHome } from '@gentle-burrow/core/facts
 import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
 import { router } from 'expo-router';
 import { useState } from 'react';
+import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { Controller, useFormContext } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -68,7 +69,8 @@ export function StepTube({ places }: { places: readonly Place[] }) {
   const tube = checked.data ?? lastGood;
   const conditions: FillConditions = {
     plugs: { innerMm: form.innerMm, outerMm: form.outerMm },
-    tempC: place?.tempC ?? form.tempC,
+    // a tube is filled before its place is chosen
+    tempC: place?.tempC ?? (Number.isFinite(form.tempC ?? NaN) ? (form.tempC as number) : ROOM_WARM_C),
     roomRelHumidity: place?.roomRelHumidity ?? form.roomRelHumidity,
     queenLengthMm: profile?.queenLengthMm.value ?? { low: 6, high: 12 },
     dividerMm: form.divider ? DIVIDER_MM : 0,

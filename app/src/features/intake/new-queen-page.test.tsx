@@ -155,6 +155,9 @@ test('what is found on her says what to do, and parts her from the others', asyn
   await toPlace();
   fill('Name of the place', 'Box');
   press('Take her in');
+  expect(await screen.findByText(/Measure it beside the tubes/)).toBeTruthy();
+  await choose(/Not measured/);
+  press('Take her in');
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
   expect(newQueenSchema.parse(server.bodiesOf('/queens')[0]).intake.inspection).toMatchObject({
     findings: ['mites'],

@@ -1,6 +1,6 @@
+import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { v7 } from 'uuid';
 import { newQueenSchema } from '@gentle-burrow/contract';
-import { dayInput } from '@/ui/dates';
 import {
   doubtsOf,
   emptyForm,
@@ -19,6 +19,7 @@ const GOOD: QueenForm = queenFormSchema.parse({
   broodWithHer: { eggs: null, larvae: null, pupae: null, workers: { low: 6, high: 8 } },
   profileId: 'messor-structor',
   placeName: 'Drawer',
+  tempC: 24,
 });
 
 const faults = (change: Partial<Record<keyof QueenForm, unknown>>) =>
@@ -35,6 +36,14 @@ test('a good form becomes facts that the contract takes', () => {
 
 test('brood is not kept for a queen caught alone', () => {
   expect(newQueenOf({ ...GOOD, found: 'walking' }, []).body.intake).not.toHaveProperty('workers');
+});
+
+test('a place where nobody has measured is held loosely, and says so', () => {
+  const form = queenFormSchema.parse({ ...GOOD, measured: false, tempC: null });
+  expect(newQueenOf(form, []).body.place).toMatchObject({ tempC: ROOM_WARM_C, spot: { measured: false } });
+  // where the place is known its warmth is not asked again
+  const { place } = newQueenOf(GOOD, []).body;
+  expect(faults({ placeId: place.id, placeName: '', tempC: null })).toEqual([]);
 });
 
 test('a place that is known is used, not made again', () => {
@@ -144,7 +153,8 @@ test.each([
   [{ boreMm: 17 }, /^boreMm: The bore \(17 mm\) is not smaller/],
   [{ placeName: '' }, /^placeName: Give the place a name/],
   [{ tempC: 60 }, /^tempC: .*no queen lives there/],
-  [{ tempC: NaN }, /^tempC: The temperature is not a number/],
+  [{ tempC: NaN }, /^tempC: Measure it beside the tubes, or choose “Not measured”/],
+  [{ tempC: null }, /^tempC: Measure it beside the tubes/],
 ])('%j is refused with the way to mend it', (change, says) => {
   expect(faults(change).join('\n')).toMatch(says);
 });

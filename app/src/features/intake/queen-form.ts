@@ -19,6 +19,7 @@ import type { QueenFacts } from '@gentle-burrow/core/view';
 import { addDays, startOfDay } from '@gentle-burrow/core/quantity';
 import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
 import type { NewQueen } from '@gentle-burrow/contract';
+import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { dayInput, zoneNow } from '@/ui/dates';
@@ -85,7 +86,9 @@ export const queenFormSchema = z
     /** Empty for a new place. */
     placeId: z.union([z.literal(''), idSchema]),
     placeName: z.string(),
-    tempC: placeSchema.shape.tempC,
+    /** Of a new place: whether anybody has measured, and what. */
+    measured: z.boolean(),
+    tempC: z.union([z.number(), z.nan()]).nullable(),
     roomRelHumidity: placeSchema.shape.roomRelHumidity,
   })
   .superRefine((f, ctx) => {
@@ -111,6 +114,14 @@ export const queenFormSchema = z
       fault(
         'welcomeDrop',
         'She has brood: no free liquid beside it. Offer a swab instead, out after a few hours.',
+      );
+    const warmth = f.placeId === '' && f.measured ? placeSchema.shape.tempC.safeParse(f.tempC) : null;
+    if (warmth && !warmth.success)
+      fault(
+        'tempC',
+        typeof f.tempC === 'number' && Number.isFinite(f.tempC)
+          ? (warmth.error.issues[0]?.message ?? '')
+          : 'Measure it beside the tubes, or choose “Not measured”.',
       );
     if (f.placeId === '' && f.placeName.trim() === '') {
       ctx.addIssue({
@@ -143,7 +154,7 @@ export const STEP_FIELDS: (keyof QueenForm)[][] = [
   ['looked', 'findings', 'quarantine', 'welcomeDrop'],
   ['profileId', 'sure', 'namedBy', 'others', 'shape'],
   ['outsideMm', 'boreMm', 'lengthMm', 'end', 'waterLineMm', 'innerMm', 'outerMm', 'itemId', 'divider'],
-  ['placeId', 'placeName', 'tempC', 'roomRelHumidity'],
+  ['placeId', 'placeName', 'measured', 'tempC', 'roomRelHumidity'],
 ];
 
 /** Does she bring brood with her? */
@@ -207,9 +218,10 @@ export function newQueenOf(
   const place: Place = places.find((p) => p.id === form.placeId) ?? {
     id: v7(),
     name: form.placeName.trim(),
-    tempC: form.tempC,
+    tempC: form.measured ? (form.tempC ?? ROOM_WARM_C) : ROOM_WARM_C,
     roomRelHumidity: form.roomRelHumidity,
     winter: null,
+    ...(form.measured ? {} : { spot: { measured: false } }),
   };
   const brood = comesWithBrood(form.found) ? form.broodWithHer : null;
   const counts = Object.fromEntries(
@@ -358,6 +370,7 @@ export const emptyForm = (): Partial<QueenForm> => ({
   outerMm: SAMPLE_TUBE.plugs.outerMm,
   placeId: '',
   placeName: '',
-  tempC: 24,
+  measured: true,
+  tempC: null,
   roomRelHumidity: 0.5,
 });

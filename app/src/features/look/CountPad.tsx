@@ -2,6 +2,7 @@ import type { Count } from '@gentle-burrow/core/facts';
 import { countText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Fault, NumberField } from '@/ui/fields';
@@ -21,10 +22,19 @@ interface CountPadProps {
 /** Counting one stage with a thumb: none, some, a number, or two numbers for a range. */
 export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
   const [tapped, setTapped] = useState(false);
+  const [half, setHalf] = useState<number | null>(null);
   const tap = (n: number) => {
     setTapped(true);
+    setHalf(null);
     onChange(tapNumber(count, n, tapped));
   };
+  const whole = (v: number): number => {
+    const n = Math.max(0, Math.round(v));
+    setHalf(n === v ? null : v);
+    return n;
+  };
+  // two taps may also have been a correction of the first
+  const range = tapped && count !== null && count.high !== null && count.low > 0 && count.high > count.low;
   const chosen = (n: number) => count !== null && (count.low === n || count.high === n);
   const some = count !== null && count.high === null && count.low === 1;
   const lots = count?.word === 'lots';
@@ -44,6 +54,16 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
           <Key key={n} label={String(n)} on={chosen(n)} onPress={() => tap(n)} says={`${n} ${stage}`} />
         ))}
       </View>
+      {range ? (
+        <Button
+          compact
+          mode="text"
+          style={styles.only}
+          onPress={() => onChange({ low: count.high as number, high: count.high })}
+        >
+          {`${countText(count)} ${stage}. Or only ${count.high}?`}
+        </Button>
+      ) : null}
       <View style={styles.fields}>
         <NumberField
           label={`${stage} from`}
@@ -66,12 +86,15 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
           }
         />
       </View>
-      <Fault>{fault}</Fault>
+      <Fault>
+        {fault ??
+          (half === null
+            ? undefined
+            : `There is no half of one: ${half} is taken as ${Math.max(0, Math.round(half))}.`)}
+      </Fault>
     </View>
   );
 }
-
-const whole = (v: number): number => Math.max(0, Math.round(v));
 
 function Key({ label, on, says, onPress }: { label: string; on: boolean; says: string; onPress(): void }) {
   const p = useBurrow();
@@ -107,5 +130,6 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
   },
+  only: { alignSelf: 'flex-start' },
   fields: { flexDirection: 'row', gap: SPACE.s },
 });

@@ -55,6 +55,17 @@ test('counts by tapping, a range by two taps, some by a word', async () => {
   expect(server.bodiesOf('/entries')[0]).not.toHaveProperty('workers');
 });
 
+test('a second tap that was a correction is one tap more; half an egg is said to be none', async () => {
+  await open();
+  press('5 eggs');
+  press('8 eggs');
+  expect(screen.getByText('Eggs: 5–8')).toBeTruthy();
+  press('5–8 eggs. Or only 8?');
+  expect(screen.getByText('Eggs: 8')).toBeTruthy();
+  fireEvent.change(screen.getByRole('textbox', { name: 'eggs from' }), { target: { value: '2.5' } });
+  expect(screen.getByText(/There is no half of one: 2.5 is taken as 3/)).toBeTruthy();
+});
+
 test('counts by typing: an exact count stays exact digit by digit, a range upside down is named', async () => {
   const { server } = await open();
   const type = (name: string, value: string) =>

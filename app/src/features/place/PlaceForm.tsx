@@ -1,6 +1,7 @@
 import { steadiness } from '@gentle-burrow/core/care';
 import { placeSchema, type Place, type Spot } from '@gentle-burrow/core/facts';
 import { HEAT_SOURCES } from '@gentle-burrow/core/vocabulary';
+import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -44,6 +45,7 @@ const THERMOMETERS = [
     label: 'Not checked',
     hint: 'may be a degree or two off: dates are given more widely',
   },
+  { value: 'none', label: 'Nobody measured', hint: 'about room warm: dates are wide' },
 ] as const;
 
 interface PlaceFormProps {
@@ -82,7 +84,9 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
         hint="Dark, steady, free of vibration; away from sun, lamps and air conditioning."
       />
       <View style={styles.row}>
-        {temp('Temperature', value.tempC, (c) => onChange({ tempC: c ?? NaN }), faultOf('tempC'))}
+        {spot.measured === false
+          ? null
+          : temp('Temperature', value.tempC, (c) => onChange({ tempC: c ?? NaN }), faultOf('tempC'))}
         <NumberField
           label="Room humidity"
           unit="%"
@@ -99,10 +103,23 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
         label="Thermometer"
         options={THERMOMETERS}
         value={
-          spot.thermometerChecked === undefined ? null : spot.thermometerChecked ? 'checked' : 'unchecked'
+          spot.measured === false
+            ? 'none'
+            : spot.thermometerChecked === undefined
+              ? null
+              : spot.thermometerChecked
+                ? 'checked'
+                : 'unchecked'
         }
-        onChange={(v) => setSpot({ thermometerChecked: v === 'checked' })}
-        onClear={() => setSpot({ thermometerChecked: undefined })}
+        onChange={(v) =>
+          v === 'none'
+            ? onChange({
+                tempC: ROOM_WARM_C,
+                spot: { ...spot, measured: false, thermometerChecked: undefined },
+              })
+            : setSpot({ measured: undefined, thermometerChecked: v === 'checked' })
+        }
+        onClear={() => setSpot({ measured: undefined, thermometerChecked: undefined })}
       />
       <Choice
         label="Light"

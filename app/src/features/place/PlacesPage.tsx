@@ -20,7 +20,8 @@ import { PlaceForm, placeFaults } from './PlaceForm';
 export function PlacesPage() {
   const places = usePlaces();
   const [fresh, setFresh] = useState<Place | null>(null);
-  const add = () => setFresh({ id: v7(), name: '', tempC: 24, roomRelHumidity: 0.5, winter: null, spot: {} });
+  const add = () =>
+    setFresh({ id: v7(), name: '', tempC: NaN, roomRelHumidity: 0.5, winter: null, spot: {} });
   return (
     <Screen question="Where do the tubes stand?" back="/workbench">
       {places.length === 0 && !fresh ? (

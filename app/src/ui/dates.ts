@@ -58,5 +58,8 @@ export function bandText({ p10, p50, p90 }: Band<Instant | null>, now = new Date
   return spanText(p10, p90, now);
 }
 
+/** For an input of type time: the keeper's clock. */
+export const timeInput = (date: Date): string => format(keepers(date), 'HH:mm');
+
 /** For an input of type date: the keeper's calendar day. */
 export const dayInput = (date: Date): string => format(keepers(date), 'yyyy-MM-dd');

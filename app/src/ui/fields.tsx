@@ -114,7 +114,20 @@ interface DateFieldProps {
 }
 
 /** The browser's own date input: its calendar, keyboard and language are the keeper's already. */
-export function DateField({ label, value, min, max, onChange, fault }: DateFieldProps) {
+export const DateField = (props: DateFieldProps) => <Native type="date" {...props} />;
+
+/** The same for an hour, hh:mm. */
+export const TimeField = (props: Omit<DateFieldProps, 'min' | 'max'>) => <Native type="time" {...props} />;
+
+function Native({
+  type,
+  label,
+  value,
+  min,
+  max,
+  onChange,
+  fault,
+}: DateFieldProps & { type: 'date' | 'time' }) {
   const p = useBurrow();
   return (
     <View style={styles.field}>
@@ -123,7 +136,7 @@ export function DateField({ label, value, min, max, onChange, fault }: DateField
           {label}
         </Words>
         <input
-          type="date"
+          type={type}
           value={value}
           min={min}
           max={max}

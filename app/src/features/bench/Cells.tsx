@@ -63,7 +63,7 @@ export function Cells({ tempC, roomRelHumidity, school }: CellsProps) {
               {`Wet it again every ${daysRange(wet.days.p10, wet.days.p90)}: ${wet.usableMl.toFixed(1)} ml to spend, ${wet.lossMlPerDay.toFixed(1)} ml gone a day.`}
             </Words>
             <Words kind="small">
-              {`${disturbances(wet.disturbancesPerMonth)} a month. A tube needs none for water${looks ? `; your school says: ${looks.says.toLowerCase().replace(/\.$/, '')}` : ''}.`}
+              {`${disturbances(wet.disturbancesPerMonth)} a month. A tube needs none for water${looks ? `; your method says: ${looks.says.toLowerCase().replace(/\.$/, '')}` : ''}.`}
             </Words>
           </>
         ) : (

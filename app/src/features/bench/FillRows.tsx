@@ -29,7 +29,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
   const inner = Math.max(0, width - 2 * SPACE.s - 2);
   const now = new Date().toISOString();
   return (
-    <View role="radiogroup" aria-label="School of fill" style={styles.list} onLayout={onLayout}>
+    <View role="radiogroup" aria-label="Method of filling" style={styles.list} onLayout={onLayout}>
       {FILL_SCHOOLS.map((school, i) => {
         const fill = attempt(() => fillOf(tube, school.share, by, conditions, now));
         const chosen = typeof fill === 'object' && Math.abs(fill.lineMm - lineMm) < 0.6;

@@ -17,7 +17,7 @@ const BY = [
   { value: 'species', label: 'Species' },
   { value: 'batch', label: 'Batch' },
   { value: 'place', label: 'Place' },
-  { value: 'school', label: 'School of looking' },
+  { value: 'school', label: 'Method of looking' },
   { value: 'all', label: 'All together' },
 ] as const;
 type By = (typeof BY)[number]['value'];

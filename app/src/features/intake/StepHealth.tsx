@@ -57,7 +57,7 @@ export function StepHealth() {
           A welcome drop?
         </Words>
         <Words kind="small">
-          Schools differ: water only until workers, or one drop of sugar water at intake. If you give one: no
+          Methods differ: water only until workers, or one drop of sugar water at intake. If you give one: no
           larger than her head, in the catch vial before she is rehoused, never with brood, and out within
           hours. You will be reminded to take it out.
         </Words>
@@ -83,8 +83,8 @@ export function StepHealth() {
       </Sheet>
       <Caution>
         <Words kind="small">
-          Coax her, never tip or shake. A bare capped vial has neither air nor water: hours only. Wash your
-          hands and the brush before the next tube.
+          Let her walk, never pour or shake. A bare capped vial has neither air nor water: hours only. Wash
+          your hands and the brush before the next tube.
         </Words>
       </Caution>
     </>

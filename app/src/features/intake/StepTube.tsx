@@ -123,7 +123,7 @@ export function StepTube({ places }: { places: readonly Place[] }) {
         <Length name="outerMm" label="Outer plug" />
       </View>
       <Words kind="heading" level={2}>
-        What the schools of fill would do
+        How full by each method
       </Words>
       {tube ? (
         <FillRows

@@ -41,8 +41,8 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
   const text = value.text.trim();
   const now = new Date();
   const limits = limitsOf(shown, kind);
-  const fault = dayFault(when.day, now, limits) ?? undefined;
-  const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at);
+  const fault = dayFault(when.day, now, limits, when.time) ?? undefined;
+  const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at, when.time);
   const said = at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
   const save = async () => {
     if (said === null || at === null) return;

@@ -49,3 +49,17 @@ test('an intake is not later than what was written after it, and as early as nee
   expect(dayFault('2026-06-04', NOW, limits)).toBeNull();
   expect(dayFault('2019-06-04', NOW, limits)).toBeNull();
 });
+
+describe('earlier today', () => {
+  beforeEach(() => showDatesIn('Europe/Berlin'));
+  const at = (time: string) => momentOf(null, NOW, INTAKE, undefined, time);
+  const fault = (time: string, from = INTAKE) => dayFault(null, NOW, { from }, time);
+
+  test("is an hour of the keeper's clock", () => expect(at('08:30')).toBe('2026-06-10T06:30:00.000Z'));
+  test('is neither to come nor before she was there, and whole', () => {
+    expect(fault('08:30')).toBeNull();
+    expect(fault('17:30')).toMatch(/still to come/);
+    expect(fault('')).toMatch(/Give hours and minutes/);
+    expect(fault('08:30', '2026-06-10T09:00:00.000Z')).toMatch(/before she was taken in/);
+  });
+});

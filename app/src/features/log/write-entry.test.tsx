@@ -207,3 +207,16 @@ test('two devices that put one entry right are both shown, and the keeper says w
   );
   await waitFor(() => expect(screen.queryByText('Two devices put this right differently')).toBeNull());
 });
+
+test('a feed of an hour ago is written for that hour', async () => {
+  const { server } = await page([]);
+  press('Feed');
+  fireEvent.click(screen.getByRole('radio', { name: 'Sugar' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Earlier today' }));
+  fireEvent.change(screen.getByLabelText('At what time'), { target: { value: '00:00' } });
+  press('Keep this feed');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  const midnight = new Date();
+  midnight.setHours(0, 0, 0, 0);
+  expect(server.bodiesOf('/entries')[0]).toMatchObject({ kind: 'feed', at: midnight.toISOString() });
+});

@@ -87,7 +87,9 @@ function LookForm({ shown, amended }: LookFormProps) {
     change({ counts: { ...draft.counts, [m]: count } });
 
   // the line of the day that is being written down, not of today
-  const momentShown = faults.day ? now.toISOString() : momentOf(draft.day, now, intakeAt, amended?.at);
+  const momentShown = faults.day
+    ? now.toISOString()
+    : momentOf(draft.day, now, intakeAt, amended?.at, draft.time);
   const reckoned = view.counsel
     ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
     : tube.waterLineMm;
@@ -95,7 +97,7 @@ function LookForm({ shown, amended }: LookFormProps) {
   const save = async () => {
     setTried(true);
     if (Object.keys(faults).length > 0) return;
-    const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at));
+    const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));
     const before = amended?.photos ?? [];
     for (const photo of draft.photos)
       if (!before.includes(photo)) await put({ what: 'photo', id: photo, queenId: queen.id, at: body.at });
@@ -147,7 +149,7 @@ function LookForm({ shown, amended }: LookFormProps) {
       {!amended && lookVerdict?.answer === 'not yet' && draft.day === null ? (
         <Caution>
           <Words kind="small">
-            By your school she should still be left alone. If you have looked already, write it down all the
+            By your method she should still be left alone. If you have looked already, write it down all the
             same: the log stays honest.
           </Words>
         </Caution>

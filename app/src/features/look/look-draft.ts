@@ -72,7 +72,7 @@ export interface LookFaults {
 /** What is wrong with the draft, each a sentence that says how to mend it. */
 export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFaults {
   const faults: LookFaults = {};
-  const wrong = dayFault(draft.day, now, { from: intakeAt });
+  const wrong = dayFault(draft.day, now, { from: intakeAt }, draft.time);
   if (wrong) faults.day = wrong;
   const counts: LookFaults['counts'] = {};
   for (const m of [...MILESTONES, ...EXTRAS]) {

@@ -152,7 +152,7 @@ test('amending starts from what was written, keeps its moment, and points at it'
   });
 });
 
-test('a look against the school is warned of, but taken', async () => {
+test('a look against the method is warned of, but taken', async () => {
   await open();
-  expect(screen.getByText(/By your school she should still be left alone/)).toBeTruthy();
+  expect(screen.getByText(/By your method she should still be left alone/)).toBeTruthy();
 });

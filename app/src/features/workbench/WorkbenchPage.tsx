@@ -56,7 +56,7 @@ export function WorkbenchPage() {
           to="/settings"
           icon="cog-outline"
           title="Settings and records"
-          says="Schools, units, and your log to take with you."
+          says="Methods, units, and your log to take with you."
         />
       </View>
     </Screen>

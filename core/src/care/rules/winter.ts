@@ -33,6 +33,9 @@ export const winter: Rule = (c) => {
 
 const common = { id: 'winter', question: 'When does she winter?' } as const;
 
+/** She founds without eating, also into her winter. */
+const unfed = (c: Case): boolean => c.eating === 'no' && c.workers === null;
+
 /** Still warm: how long yet, and what to do until then. */
 function ahead(c: Case, w: Winter): ReturnType<Rule> {
   if (c.profile.inTheCold.value === 'active') return activeInTheCold(c, w);
@@ -46,11 +49,16 @@ function ahead(c: Case, w: Winter): ReturnType<Rule> {
         late ? 'It is past the usual time to winter her. ' : 'It is time to winter her. ',
         ...steps,
         ...broodWords(c),
-        ' The last protein before, then sugar only, then none; water for the whole winter. In a fridge used for food, in a closed container.',
+        unfed(c)
+          ? ' No food before it: she lives on her reserves. Water for the whole winter.'
+          : ' The last protein before, then sugar only, then none; water for the whole winter.',
+        ' In a fridge used for food, in a closed container.',
       ]
     : [
         ...phrase`Her winter begins about ${{ date: w.begin }}, in ${{ word: weeks === 1 ? 'a week' : `${weeks} weeks` }}.`,
-        ...(c.phase === 'autumn' ? [' Last good feeds now: protein first, sugar to the end.'] : []),
+        ...(c.phase === 'autumn' && !unfed(c)
+          ? [' Last good feeds now: protein first, sugar to the end.']
+          : []),
         ...broodWords(c),
       ];
   const fresh = waterBefore(c, w);

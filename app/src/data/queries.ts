@@ -243,12 +243,18 @@ export interface ShownStock {
   plan: Stock['plan'];
   /** Known at all: false while nothing has come yet. */
   known: boolean;
+  /** Not being asked for at this moment: what an earlier visit kept may be old. */
+  settled: boolean;
 }
 
 /** What is kept ready, with what still waits to be sent worked in. */
 export function useStock(): ShownStock {
   const items = useOutbox();
-  const { data } = useQuery({ queryKey: KEYS.stock, queryFn: () => call<Stock>('/stock') });
+  const { data, fetchStatus } = useQuery({
+    queryKey: KEYS.stock,
+    queryFn: () => call<Stock>('/stock'),
+  });
+  const settled = fetchStatus !== 'fetching';
   return useMemo(() => {
     const levels = new Map((data?.levels ?? []).map((l) => [l.item.id, l]));
     const moved = (move: StockMove) => {
@@ -264,8 +270,8 @@ export function useStock(): ShownStock {
       } else if (out.what === 'stock-move') moved(out.move);
       else if (out.what === 'queen') out.body.used?.forEach(moved);
     }
-    return { levels: [...levels.values()], plan: data?.plan ?? null, known: data !== undefined };
-  }, [data, items]);
+    return { levels: [...levels.values()], plan: data?.plan ?? null, known: data !== undefined, settled };
+  }, [data, items, settled]);
 }
 
 /** Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. */

@@ -39,7 +39,7 @@ function LikeHer({ id, places }: { id: string; places: readonly Place[] }) {
   const [open, setOpen] = useState(false);
   const last = facts ? formOf(facts) : null;
   if (!last) return null;
-  // the tube that she was given, while there are more of them
+  // the tube that she was given, while there are more of them: known once the stock is
   const item = stock.levels.find((l) => l.lastMove?.queenId === id);
   const typed = { day, label, batch: batch || last.batch, itemId: item?.item.id ?? '' };
   const made = queenFormSchema.safeParse({ ...sisterOf(last, places), ...typed });
@@ -80,7 +80,7 @@ function LikeHer({ id, places }: { id: string; places: readonly Place[] }) {
         Look her over too: findings, brood and shape are her own, and are logged on her page.
       </Words>
       <View style={styles.row}>
-        <Button mode="contained" onPress={() => void save()}>
+        <Button mode="contained" disabled={!stock.settled} onPress={() => void save()}>
           {`Take ${sister.label} in`}
         </Button>
         <Button mode="text" onPress={() => setOpen(false)}>

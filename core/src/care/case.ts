@@ -1,12 +1,11 @@
 import type { LookingSchoolId, NestSchoolId, Place, SpaceSchoolId, TubeHome } from '../facts';
 import { founderBelief, type FounderBelief, type Outlook, type QueenLedger } from '../founding';
 import { msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
-import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
+import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
-import { placeTemperature, roomsOfStays, temperatureAt, type Room } from '../warmth';
+import { placeTemperature, roomsOfStays, temperatureAt, wintersAt, type Room } from '../warmth';
 import { peaceOf, type Peace } from './disturbance';
-import { heatOf } from './heat';
 import { figure } from './practice';
 import { lookingSchool, type LookingSchool } from './schools';
 
@@ -99,19 +98,10 @@ export function caseOf(input: CaseInput): Case {
     workers: counted && counted.range.high !== 0 ? counted : null,
     winter: profile.winters.value ? winter : null,
     phase: profile.winters.value ? phase : 'growing',
-    wintering: profile.winters.value && wintersAt(profile, tempC, planned, phase),
+    wintering: wintersAt(profile, tempC, planned, phase),
     peace: peaceOf(known, ahead, looking, eating === 'must', now),
   };
 }
-
-const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
-const DEEP_WINTER: readonly Phase[] = ['begin', 'winter'];
-
-/** Whether this cold is her winter: a place that winters, or in the midst of winter any warmth at which nothing develops. */
-const wintersAt = (profile: SpeciesProfile, tempC: number, planned: boolean, phase: Phase): boolean =>
-  isWinteringTempC(tempC)
-    ? planned || WINTER_PHASES.includes(phase)
-    : DEEP_WINTER.includes(phase) && heatOf(profile, tempC) === 'still';
 
 function eatingOf({ course }: FounderBelief): Eating {
   switch (course) {

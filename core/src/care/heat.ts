@@ -1,4 +1,5 @@
 import type { SpeciesProfile } from '../species';
+import { nothingDevelops } from '../warmth';
 import { figure } from './practice';
 
 /** What a temperature is to her. Danger: brood and queen die. Still: nothing develops. */
@@ -20,5 +21,5 @@ export function heatOf(profile: SpeciesProfile | null, tempC: number): Heat {
   const { low, high } = profile.bestTempC.value;
   if (tempC > high) return 'hot';
   if (tempC >= low) return 'best';
-  return tempC > Math.max(...Object.values(profile.stages).map((s) => s.thresholdC)) ? 'cool' : 'still';
+  return nothingDevelops(profile, tempC) ? 'still' : 'cool';
 }

@@ -8,7 +8,7 @@ export {
   type WarmthClock,
   type WarmthCourse,
 } from './clock';
-export { developmentRate, warmthPerDay } from './response';
+export { developmentRate, nothingDevelops, warmthPerDay } from './response';
 export {
   placeTemperature,
   ROOM_WARM_C,
@@ -16,6 +16,7 @@ export {
   temperatureOfStays,
   THERMOMETER_ERROR_C,
   thermometerErrorC,
+  wintersAt,
   withWaking,
   type Room,
   type Stay,

@@ -13,6 +13,10 @@ export function developmentRate(profile: SpeciesProfile, stage: Stage, tempC: nu
   return warmthPerDay(profile, stage, tempC) / profile.stages[stage].degreeDays;
 }
 
+/** Whether nothing develops at this temperature: no stage of hers gathers anything. */
+export const nothingDevelops = ({ stages }: SpeciesProfile, tempC: number): boolean =>
+  tempC <= Math.max(...Object.values(stages).map((s) => s.thresholdC));
+
 /** Degree-days gathered per day at a steady temperature, with the fall above the optimum. */
 export function warmthPerDay(profile: SpeciesProfile, stage: Stage, tempC: number): number {
   within(tempC, 'tempC', 'The temperature', { min: -20, max: 60, unit: '°C' });

@@ -1,8 +1,9 @@
 import type { Place } from '../facts';
 import { instantOf, latest, msOf, type Instant } from '../quantity';
-import { isWinteringTempC, winterAround, type Hemisphere } from '../season';
+import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase } from '../season';
 import type { SpeciesProfile } from '../species';
 import { temperatureAt, type Temperature } from './clock';
+import { nothingDevelops } from './response';
 
 /**
  * A cheap thermometer is off by up to a degree and a half in eight cases of ten (prior; "one or two degrees" is common
@@ -69,6 +70,19 @@ export function temperatureOfStays(stays: readonly Stay[]): Temperature {
   return { steps: roomsOfStays(stays).map(({ from, tempC }) => ({ from, tempC })) };
 }
 
+const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
+const DEEP_WINTER: readonly Phase[] = ['begin', 'winter'];
+
+/**
+ * Whether this cold is her winter: a place that winters, in its season or by plan; or in the midst of winter any warmth at
+ * which nothing develops. One answer for the rules and for what is reckoned of her spring.
+ */
+export const wintersAt = (profile: SpeciesProfile, tempC: number, planned: boolean, phase: Phase): boolean =>
+  profile.winters.value &&
+  (isWinteringTempC(tempC)
+    ? planned || WINTER_PHASES.includes(phase)
+    : DEEP_WINTER.includes(phase) && nothingDevelops(profile, tempC));
+
 /**
  * What is planned, and where nothing is: a kind that winters and stands in the cold of winter is woken in spring, into
  * the middle of its best warmth, as keepers do. Without it she would wait for ever.
@@ -82,8 +96,8 @@ export function withWaking(
 ): { temperature: Temperature; waking: Instant | null } {
   const last = lastOf(temperature);
   const nothing = { temperature, waking: null };
-  if (!profile.winters.value || !isWinteringTempC(last)) return nothing;
   const winter = winterAround(now, hemisphere);
+  if (!wintersAt(profile, last, true, phaseOf(now, winter))) return nothing;
   // cold outside the winter is a mistake of the place, not a wintering
   if (msOf(now) < msOf(winter.beginFrom)) return nothing;
   const { low, high } = profile.bestTempC.value;

@@ -1,15 +1,9 @@
 import type { BodyOf, KindName } from '../log';
+import { usualTube } from '../tube';
 
 const AT = '2026-05-20T18:30:00.000Z';
 const LATER = '2026-06-10T18:30:00.000Z';
-const TUBE = {
-  outsideMm: 16,
-  boreMm: 14,
-  lengthMm: 150,
-  end: 'round',
-  waterLineMm: 85,
-  plugs: { innerMm: 15, outerMm: 15 },
-} as const;
+const { id: _id, kind: _kind, setUpAt: _setUpAt, ...TUBE } = usualTube('', '');
 const PLACE = '018f0000-0000-7000-8000-000000000009';
 
 /** One entry of every kind with all that it can say: a kind without a sample does not compile. */

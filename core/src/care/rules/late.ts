@@ -89,16 +89,16 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
   const next = c.ahead?.next;
   if (next !== 'pupae' && next !== 'workers') return null;
   const stage = next === 'pupae' ? 'larvae' : 'pupae';
-  const { by, entryId } = {
-    by: c.known.appearances[stage].interval.by,
-    entryId: c.known.appearances[stage].byEntry,
-  };
+  const { interval, byEntry } = c.known.appearances[stage];
   const last = c.known.counts[stage];
   const none = c.known.counts[next];
-  const warm = heatOf(c.profile, c.tempC) === 'best' || heatOf(c.profile, c.tempC) === 'hot';
-  if (!by || !last || !isSome(last.range) || none?.range.high !== 0 || none.at !== last.at || !warm)
+  const warm = ['best', 'hot'].includes(heatOf(c.profile, c.tempC));
+  // a winter in between is no standing still: how warm she stood all the while is in the share of queens still without
+  const share = c.ahead?.stillWithout ?? 1;
+  if (!interval.by || !last || !isSome(last.range) || none?.range.high !== 0 || none.at !== last.at)
     return null;
-  const days = daysBetween(by, last.at);
+  if (!warm || share >= figure('slowShare')) return null;
+  const days = daysBetween(interval.by, last.at);
   if (days < figure(stage === 'larvae' ? 'larvaeStandDays' : 'pupaeStandDays')) return null;
   const hungry = c.eating !== 'no';
   const says: Phrase = [
@@ -112,7 +112,7 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
   return {
     says,
     criterion: criterion('standing', 'unmet', says, COMMON_PRACTICE, {
-      evidence: [entryId, last.entryId].filter((e) => e !== null),
+      evidence: [byEntry, last.entryId].filter((e) => e !== null),
       margin: { value: -days, unit: 'days' },
     }),
   };

@@ -33,14 +33,6 @@ export const warmth: Rule = (c) => {
       asks: [{ ...askNow(c, 'cool', says, 0.1), timer: true }],
     });
   }
-  if (c.place.spot?.measured === false && !c.wintering)
-    return verdict({
-      ...common,
-      answer: 'not measured',
-      says: phrase`Nobody has measured where she stands; about ${{ tempC }} is taken, and every date is wide. A thermometer beside the tube for a day tells.`,
-      pressure: 'free',
-      notice: true,
-    });
   if (tempC <= figure('nearFrostC')) {
     const says = phrase`At ${{ tempC }} she stands near frost: her water may freeze and burst the glass. A few degrees more, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} in winter, in small steps; handle cracked glass with gloves.`;
     return verdict({
@@ -51,6 +43,14 @@ export const warmth: Rule = (c) => {
       asks: [ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('coolSlackDays'))], says)],
     });
   }
+  if (c.place.spot?.measured === false && !c.wintering)
+    return verdict({
+      ...common,
+      answer: 'not measured',
+      says: phrase`Nobody has measured where she stands; about ${{ tempC }} is taken, and every date is wide. A thermometer beside the tube for a day tells.`,
+      pressure: 'free',
+      notice: true,
+    });
   if (c.wintering)
     return verdict({
       ...common,

@@ -86,6 +86,10 @@ describe('outlook', () => {
     );
     // common practice, no source: one or two degrees. Normal errors lie within 1.2816 standard errors in eight of ten
     expect(1.2816 * thermometerErrorC({})).toBeCloseTo(1.5, 1);
+    // where nobody has measured, three degrees (prior), whatever else is said of a thermometer
+    const nobody = { spot: { measured: false, thermometerChecked: true } };
+    expect(1.2816 * thermometerErrorC(nobody)).toBeCloseTo(3, 1);
+    expect(width(run(nobody), 'workers')).toBeGreaterThan(1.2 * width(run({}), 'workers'));
   });
 
   test('each look tightens the range for workers', () => {

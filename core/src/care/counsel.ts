@@ -1,5 +1,5 @@
 import type { QueenLedger } from '../founding';
-import { earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import { dayOf, earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { EVENT_WORDS } from '../words';
 import { caseOf, type Case, type CaseInput } from './case';
 import type { Peace } from './disturbance';
@@ -102,13 +102,14 @@ function headline(
   }
   // a notice that names the same day itself needs no second sentence about it
   const same = told?.says.some((p) => typeof p === 'object' && 'date' in p && p.date === restUntil) ?? false;
+  const [winter, her] = c.life === 'orphans' ? ['They winter', 'them'] : ['She winters', 'her'];
   const rest: Phrase = restUntil
     ? c.wintering
-      ? phrase`She winters: leave her alone until ${{ date: restUntil }}.`
+      ? [`${winter}: leave ${her} alone until `, ...untilWords(c, restUntil), '.']
       : c.life === 'orphans'
-        ? phrase`Nothing needs you until ${{ date: restUntil }}.`
-        : phrase`Leave her alone until ${{ date: restUntil }}.`
-    : ['Leave her alone.'];
+        ? ['Nothing needs you until ', ...untilWords(c, restUntil), '.']
+        : ['Leave her alone until ', ...untilWords(c, restUntil), '.']
+    : [`Leave ${her} alone.`];
   return {
     next: [...orphans, ...(same && told ? told.says : [...notice, ...rest])],
     pressure: 'rest',
@@ -116,11 +117,17 @@ function headline(
   };
 }
 
+/** A day; or, when it is this one, that it is still to come today. */
+const untilWords = ({ now, zone }: Case, until: Instant): Phrase =>
+  dayOf(until, zone) === dayOf(now, zone) ? ['later today'] : [{ date: until }];
+
 function freePhrase(c: Case, restUntil: Instant | null): Phrase {
   const next = c.ahead?.next ?? null;
   const likely = next ? (c.ahead?.events[next].band.p50 ?? null) : null;
   if (c.life === 'colony')
-    return restUntil ? phrase`Nothing needs you until ${{ date: restUntil }}.` : ['Nothing needs you.'];
+    return restUntil
+      ? ['Nothing needs you until ', ...untilWords(c, restUntil), '.']
+      : ['Nothing needs you.'];
   return next && likely && msOf(likely) > msOf(c.now)
     ? phrase`Nothing needs you. You may look; ${{ word: EVENT_WORDS[next].awaited }} are likely about ${{ date: likely }}.`
     : ['Nothing needs you. You may take one short look.'];

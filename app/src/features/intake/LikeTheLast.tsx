@@ -13,7 +13,7 @@ import { SPACE } from '@/theme/tokens';
 import { dayInput } from '@/ui/dates';
 import { clearDraft } from '@/ui/drafts';
 import { Words } from '@/ui/Words';
-import { formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
+import { doubtsOf, formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
 
 /**
  * Another one like the last: her sister of the same evening, whatever device the last was taken in on. The whole way is
@@ -26,10 +26,17 @@ export function LikeTheLast({ places }: { places: readonly Place[] }) {
     (a, r) => (a === null || r.queen.createdAt > a.queen.createdAt ? r : a),
     null,
   );
-  return last ? <LikeHer key={last.queen.id} id={last.queen.id} places={places} /> : null;
+  const taken = rows.map((r) => r.queen.label);
+  return last ? <LikeHer key={last.queen.id} id={last.queen.id} places={places} taken={taken} /> : null;
 }
 
-function LikeHer({ id, places }: { id: string; places: readonly Place[] }) {
+interface LikeHerProps {
+  id: string;
+  places: readonly Place[];
+  taken: readonly string[];
+}
+
+function LikeHer({ id, places, taken }: LikeHerProps) {
   const p = useBurrow();
   const species = useSpecies();
   const stock = useStock();
@@ -76,6 +83,11 @@ function LikeHer({ id, places }: { id: string; places: readonly Place[] }) {
           .filter(Boolean)
           .join(' · ')}
       </Words>
+      {doubtsOf(sister, taken).map((d) => (
+        <Words key={d} kind="bold">
+          {d}
+        </Words>
+      ))}
       <Words kind="small" soft>
         Look her over too: findings, brood and shape are her own, and are logged on her page.
       </Words>

@@ -10,6 +10,8 @@ import type { FieldsProps, KindForm } from '../../kind-form';
 interface Draft {
   findings: Finding[];
   apart: boolean;
+  /** The term that was written, when it is put right: it stays while its day does. */
+  term: { at: string; until: string } | null;
 }
 
 const ROOMS = [
@@ -47,11 +49,15 @@ export const health: KindForm<'health', Draft> = {
       : `${facts.queen.label} joins the others.`,
   begin: ({ view }, body) => {
     const before = body ?? view.ledger.health;
-    return { findings: before?.findings ?? [], apart: before?.quarantineUntil != null };
+    return {
+      findings: before?.findings ?? [],
+      apart: before?.quarantineUntil != null,
+      term: body?.quarantineUntil ? { at: body.at, until: body.quarantineUntil } : null,
+    };
   },
-  finish: ({ findings, apart }, _, at) => ({
+  finish: ({ findings, apart, term }, _, at) => ({
     findings,
-    quarantineUntil: apart ? addDays(at, QUARANTINE_DAYS) : null,
+    quarantineUntil: !apart ? null : term?.at === at ? term.until : addDays(at, QUARANTINE_DAYS),
   }),
   Fields,
 };

@@ -11,6 +11,8 @@ module.exports = {
   testMatch: ['**/*.test.ts?(x)'],
   setupFiles: [...(base.setupFiles ?? []), 'fake-indexeddb/auto', '<rootDir>/test/setup.cjs'],
   moduleNameMapper: {
+    // one address that pages follow, instead of the browser's
+    '^expo-router$': '<rootDir>/test/router.ts',
     ...base.moduleNameMapper,
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@expo/vector-icons/.*$': '<rootDir>/test/icon.tsx',

@@ -198,6 +198,13 @@ export async function countBrood(page: Page, counts: Counts): Promise<void> {
   }
 }
 
+/** To another view of a colony's page. */
+export async function toView(page: Page, view: 'Now' | 'Ahead' | 'Why' | 'Log'): Promise<void> {
+  const link = page.getByRole('navigation', { name: 'Views of her' }).getByRole('link', { name: view });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
 /** On to the next step of taking a queen in. */
 export async function nextTo(page: Page, question: string): Promise<void> {
   await page.getByRole('button', { name: 'Next' }).click();

@@ -5,6 +5,7 @@ import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burr
 import { growingHemisphere } from '@gentle-burrow/core/season';
 import { SPECIES } from '@gentle-burrow/core/species';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
+import { router } from 'expo-router';
 import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
@@ -17,6 +18,13 @@ import { themeOf } from '@/theme/theme';
 jest.setTimeout(90_000);
 // that it comes is asked here, not how soon: a second is little on a busy machine
 configure({ asyncUtilTimeout: 20_000 });
+
+beforeEach(() => {
+  router.replace('/');
+  jest.mocked(router.replace).mockClear();
+  jest.mocked(router.push).mockClear();
+  sessionStorage.clear();
+});
 
 /** Whatever the day on which the tests run, it is spring or summer. */
 export const SETTINGS = {

@@ -33,6 +33,7 @@ export const shelfRowSchema = z.object({
       ended: z.object({ at: instant, how: z.enum(LOSS_WAYS) }).nullable(),
     })
     .nullable(),
+  feeding: z.string().nullable(),
   due: z.array(askSchema),
 }) satisfies z.ZodType<ShelfRow>;
 

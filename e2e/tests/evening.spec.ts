@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { expect, nextTo, test, type Burrow } from '../burrow';
+import { expect, nextTo, test, type Burrow, toView } from '../burrow';
 
 interface Detail {
   queen: { id: string; label: string };
@@ -51,6 +51,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await nextTo(page, 'Which tube, and how full?');
   await radio(page, /^Half water/);
   const bought = await finish(page);
+  await toView(page, 'Why');
   await page.getByRole('button', { name: 'Does she need food? not yet' }).click();
   await expect(page.getByText(/Let them settle until .*, then a few small dry seeds/)).toBeVisible();
 
@@ -69,6 +70,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await expect(page.getByText(/Would tell most/)).toBeVisible();
   await nextTo(page, 'Which tube, and how full?');
   const unknown = await finish(page);
+  await toView(page, 'Why');
   await expect(page.getByRole('button', { name: /Is she healthy\? in quarantine/ })).toBeVisible();
 
   // semi-claustral for certain: fed all through, with room for a divider
@@ -84,6 +86,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await page.getByRole('textbox', { name: 'Water line, mm' }).fill('70');
   await expect(page.getByText(/cell 25 mm/).first()).toBeVisible();
   const semi = await finish(page);
+  await toView(page, 'Why');
   await page.getByRole('button', { name: 'Does she need food? fed' }).click();
   await expect(page.getByText(/Offer food again by/).first()).toBeVisible();
 
@@ -116,7 +119,7 @@ test('another one like the last: three taps, and a tube less in the stock', asyn
     (await demo.api<Stock>('/stock')).levels.find((l) => l.item.name === '16 × 150, filled')?.count;
   await expect.poll(ready).toBe(3);
 
-  await page.goto(demo.url);
+  await page.goto(`${demo.url}/shelf`);
   await page.getByRole('button', { name: 'Take in a queen' }).click();
   await page.getByRole('button', { name: 'Another one like the last' }).click();
   await page.getByRole('button', { name: /^Take . in$/ }).click();
@@ -210,6 +213,7 @@ test('a tube is carried to another place, and the bench keeps what was set', asy
   await page.getByRole('button', { name: /Move$/ }).click();
   await radio(page, /Pantry shelf/);
   await page.getByRole('button', { name: 'Keep this move' }).click();
+  await toView(page, 'Log');
   await expect(page.getByText(/carried to Pantry shelf/).first()).toBeVisible();
   await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).place.name).toBe('Pantry shelf');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -218,6 +222,7 @@ test('a tube is carried to another place, and the bench keeps what was set', asy
     .not.toBe('Pantry shelf');
 
   await page.goto(`${demo.url}/bench`);
+  await page.getByRole('link', { name: /^A founding tube/ }).click();
   await radio(page, /^Two thirds/);
   await page.getByRole('button', { name: /Warming and flood/ }).click();
   await page.getByRole('textbox', { name: 'Bubble, ml' }).fill('2');
@@ -235,6 +240,7 @@ test('what was written of yesterday is put right where it stands, and undone', a
   await radio(page, 'Yesterday');
   await page.getByRole('button', { name: 'Keep this feed' }).click();
   await expect.poll(food).toMatchObject({ kind: 'feed', food: 'both', outcome: 'offered' });
+  await toView(page, 'Log');
   await page
     .getByRole('button', { name: /^Amend: Fed/ })
     .first()
@@ -257,6 +263,7 @@ test('her name is put right in her log, and one taken in by mistake is gone from
   await page.getByRole('textbox', { name: 'Length, mm' }).fill('160');
   await page.getByRole('button', { name: 'Keep the correction' }).click();
   await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
+  await toView(page, 'Log');
   await expect(page.getByText(/name Seven, was S2/).first()).toBeVisible();
   await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).queen.label).toBe('Seven');
 
@@ -267,12 +274,12 @@ test('her name is put right in her log, and one taken in by mistake is gone from
     (await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf')).rows.some((r) => r.queen.id === id);
   await expect.poll(shelf).toBe(false);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What was written of Seven?' })).toBeVisible();
   await expect.poll(shelf).toBe(true);
 });
 
 test('captures leave the house without their places unless that is asked for', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/settings`);
+  await page.goto(`${demo.url}/records`);
   const taken = async () => {
     const [download] = await Promise.all([
       page.context().waitForEvent('download'),

@@ -89,6 +89,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   // undone by one key, brought back by another way
   await leaveField();
   await press('u');
+  await tabTo(/^Log$/, 'link');
+  await press('Enter');
   await expect(page.getByRole('button', { name: '1 withdrawn' })).toBeVisible();
   await tabTo(/^1 withdrawn/);
   await press('Enter');
@@ -109,6 +111,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await expect(page.getByText(/larvae 40/).first()).toBeVisible();
   await expect(page.getByText(/Leave her alone until \d+ \w+/).first()).toBeVisible();
 
+  await tabTo(/^Log$/, 'link');
+  await press('Enter');
   await tabTo(/^Amend: Look/);
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
@@ -127,8 +131,7 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
 
 test('keys move along the shelf, and a sheet lists them', async ({ page, demo }) => {
   await page.goto(demo.url);
-  await expect(page.getByRole('heading', { name: 'What needs me today?' })).toBeVisible();
-  await expect(page.getByRole('link').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /\. now\./ }).first()).toBeVisible();
   await page.keyboard.press('j');
   await expect(page.getByRole('heading', { name: /^How is/ })).toBeVisible();
   const first = page.url();
@@ -139,4 +142,22 @@ test('keys move along the shelf, and a sheet lists them', async ({ page, demo })
   await page.keyboard.press('?');
   const sheet = page.getByRole('dialog', { name: 'Keys' });
   await expect(sheet.getByText('log a look at this queen')).toBeVisible();
+  // it takes the focus, keeps it, and gives it back
+  const within = () => page.evaluate(() => document.activeElement?.closest('[role="dialog"]') !== null);
+  await expect.poll(within).toBe(true);
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
+  expect(await within()).toBe(true);
+  await page.keyboard.press('Escape');
+  await expect(sheet).toBeHidden();
+  for (const [key, question] of [
+    ['g', 'Who stands here?'],
+    ['b', 'What do you want to get ready?'],
+    ['p', 'Where do the tubes stand?'],
+    ['r', 'What is written down?'],
+    ['f', 'Whom do you feed?'],
+    ['t', 'What needs me today?'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('heading', { name: question })).toBeVisible();
+  }
 });

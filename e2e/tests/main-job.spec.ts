@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countBrood, dayAgo, expect, logLook, nextTo, test } from '../burrow';
+import { countBrood, dayAgo, expect, logLook, nextTo, test, toView } from '../burrow';
 
 interface Detail {
   queen: { id: string };
@@ -77,9 +77,11 @@ test('a new keeper takes a queen in, logs two months of looks on the drawing, an
   await logLook(page, 2, { eggs: 4, larvae: 6, pupae: 50, workers: 0 });
   await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(4);
   await expect(page.getByText(/Leave her alone until \d+ \w+/).first()).toBeVisible();
+  await toView(page, 'Ahead');
   await expect(page.getByText('between', { exact: false }).first()).toBeVisible();
 
   // fifty was a slip of the thumb: amended, and the former count stays in the log
+  await toView(page, 'Log');
   await page
     .getByRole('button', { name: /^Amend: Look/ })
     .first()
@@ -89,6 +91,7 @@ test('a new keeper takes a queen in, logs two months of looks on the drawing, an
   await page.getByRole('button', { name: 'Keep the correction' }).click();
   await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
   await expect(page.getByText(/pupae 5,/).first()).toBeVisible();
+  expect(new URL(page.url()).pathname).toBe(`/queens/${id}/log`);
 
   await expect.poll(async () => (await detail()).entries.length).toBe(6);
   await page.reload();
@@ -115,6 +118,7 @@ test('the outlook re-dates itself when she is late', async ({ page, burrow }) =>
   const at = await workers();
   await logLook(page, 12, { eggs: 0, larvae: 0, pupae: 0, workers: 0 });
   await expect.poll(workers).toBeGreaterThan(at + 10 * 86_400_000);
+  await toView(page, 'Why');
   await expect(page.getByText('Is she late?')).toBeVisible();
 });
 

@@ -1,4 +1,4 @@
-import { expect, seriousFaults, test } from '../burrow';
+import { expect, seriousFaults, test, toView } from '../burrow';
 
 const APPEARANCES = ['paper', 'night', 'red'] as const;
 
@@ -12,16 +12,21 @@ for (const appearance of APPEARANCES) {
     const a1 = await demo.queenId('A1');
     const screens: [string, RegExp][] = [
       ['/', /What needs me today/],
+      ['/shelf', /Who stands here/],
+      ['/feed', /Whom do you feed/],
       [`/queens/${v2}`, /How is V2/],
+      [`/queens/${v2}/ahead`, /What comes next for V2/],
+      [`/queens/${v2}/why`, /Why is V2/],
+      [`/queens/${v2}/log`, /What was written of V2/],
       [`/queens/${a1}`, /How is A1/],
       [`/queens/${v2}/look`, /What do you see/],
       [`/queens/${v2}/watch`, /What is V2 probably doing/],
       ['/queens/new', /How did she come/],
-      ['/visits', /When do the tubes want me/],
       ['/round', /Shall we go round/],
       ['/cohort', /What do my queens show/],
-      ['/workbench', /What do you want to get ready/],
-      ['/bench', /How shall her tube be filled/],
+      ['/bench', /What do you want to get ready/],
+      ['/bench/tube', /How shall her tube be filled/],
+      ['/records', /What is written down/],
       ['/stock', /What is ready/],
       ['/places', /Where do the tubes stand/],
       ['/labels', /Which labels/],
@@ -39,9 +44,12 @@ for (const appearance of APPEARANCES) {
 }
 
 test('the shelf: most urgent first, calm for the rest, with dates', async ({ page, demo }) => {
-  await page.goto(demo.url);
-  const shelf = page.getByRole('link');
+  await page.goto(`${demo.url}/shelf`);
+  const shelf = page.getByRole('main').getByRole('link');
   await expect(shelf.first()).toHaveAccessibleName(/now\./);
+  const all = page.getByRole('button', { name: /^Show all \d+ tubes/ });
+  if (await all.isVisible()) await all.click();
+  await expect(all).toBeHidden();
   const names = await shelf.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label') ?? ''));
   expect(names.length).toBeGreaterThanOrEqual(12);
   const pressures = ['now', 'soon', 'may look', 'at rest'];
@@ -58,8 +66,9 @@ test('units and school follow the settings at once', async ({ page, demo }) => {
   await page.getByRole('radio', { name: 'inches' }).click();
   await page.getByRole('radio', { name: /^Weekly/ }).click();
   await page.goto(`${demo.url}/queens/${id}`);
-  await expect(page.getByText('This is the method “Weekly”. Others would say:')).toBeVisible();
   await expect(page.getByText(/Water now about [\d.]+ in/)).toBeVisible();
+  await toView(page, 'Why');
+  await expect(page.getByText('This is the method “Weekly”. Others would say:')).toBeVisible();
   await page.getByRole('button', { name: /Is she late/ }).click();
   await expect(page.getByText(/her best 75 °F to 82 °F/)).toBeVisible();
 });

@@ -4,7 +4,7 @@ import { v7 } from 'uuid';
 import { addDays } from '@gentle-burrow/core/quantity';
 import { speciesProfile, type Milestone } from '@gentle-burrow/core/species';
 import { plainGenerator, simulateQueen } from '@gentle-burrow/core/world';
-import { countBrood, expect, seriousFaults, test, type Burrow, type Counts } from '../burrow';
+import { countBrood, expect, seriousFaults, test, type Burrow, type Counts, toView } from '../burrow';
 
 interface Detail {
   entries: { kind: string; at: string }[];
@@ -174,7 +174,7 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
       // as few visits as the windows allow: no more than one for each, and all within them
       const { rows } = await burrow.api<{ rows: Row[] }>('/shelf');
       const windows = rows.flatMap((r) => r.due);
-      await page.goto(`${burrow.url}/visits`);
+      await page.goto(burrow.url);
       const said = (await page.getByText(/visits? in the next three months/).textContent()) ?? '';
       const visits = Number(/^\d+/.exec(said)?.[0] ?? (said.startsWith('One') ? 1 : NaN));
       expect(windows.length).toBeGreaterThanOrEqual(10);
@@ -191,7 +191,9 @@ test('ten queens over a season: few looks, few visits, and bands that hold', asy
   await page.getByRole('radio', { name: 'Mould' }).click();
   await page.getByRole('radio', { name: 'A guess' }).click();
   await page.getByRole('button', { name: 'Keep this loss' }).click();
+  await toView(page, 'Log');
   await expect(page.getByText(/died, mould, a guess/).first()).toBeVisible();
+  await toView(page, 'Now');
   if ((dead.truth[3] as number) < 90)
     await expect(page.getByText(/Without a queen since/).first()).toBeVisible();
 

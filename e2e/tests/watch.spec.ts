@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { countBrood, expect, seriousFaults, test } from '../burrow';
+import { countBrood, expect, seriousFaults, test, toView } from '../burrow';
 
 interface Detail {
   entries: { id: string; kind: string; photos?: string[] }[];
@@ -20,6 +20,7 @@ test('what she is probably doing, and what if', async ({ page, demo }) => {
   const id = await demo.queenId('C1');
   const before = (await demo.api<Detail>(`/queens/${id}`)).entries;
   await page.goto(`${demo.url}/queens/${id}`);
+  await toView(page, 'Ahead');
   await page.getByRole('button', { name: 'What is she probably doing?' }).click();
   await expect(page.getByRole('heading', { name: 'What is C1 probably doing?' })).toBeVisible();
   await expect(page.getByText('likely, not seen')).toBeVisible();
@@ -27,7 +28,7 @@ test('what she is probably doing, and what if', async ({ page, demo }) => {
   await expect(page.getByText(/days$|any day now/).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: /^First workers/ })).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Back' }).last().click();
+  await page.getByRole('button', { name: 'Back' }).click();
 
   await page.getByRole('button', { name: 'What if?' }).click();
   const warmer = page.getByRole('slider', { name: 'Warmer or cooler from today' });
@@ -64,6 +65,7 @@ test('a photo, dead workers and lots of larvae go with a look, and stay', async 
   await page.getByRole('radio', { name: 'dead workers' }).click();
   await page.getByRole('button', { name: '2 dead workers', exact: true }).click();
   await page.getByRole('button', { name: 'Keep this look' }).click();
+  await toView(page, 'Log');
   await expect(page.getByText(/larvae lots, workers 10.*dead workers 2, a photo/).first()).toBeVisible();
   await expect
     .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.ledger.deadWorkers.low)
@@ -76,6 +78,7 @@ test('a photo, dead workers and lots of larvae go with a look, and stay', async 
     )
     .toBe('image/jpeg');
   await page.reload();
+  await toView(page, 'Now');
   await page.getByRole('button', { name: /^Photo of/ }).click();
   const large = page.getByRole('img', { name: /^Photo of/ }).last();
   await expect(large).toBeVisible();

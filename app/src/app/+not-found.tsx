@@ -1,13 +1,13 @@
-import { router } from 'expo-router';
 import { Button } from 'react-native-paper';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { go } from '@/ui/way';
 
 export default function NotFound() {
   return (
     <Screen question="There is no such page." back="/">
       <Words>The address may be mistyped, or from an older version.</Words>
-      <Button mode="contained" onPress={() => router.navigate('/' as never)}>
+      <Button mode="contained" onPress={() => go('/')}>
         To the shelf
       </Button>
     </Screen>

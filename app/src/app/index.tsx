@@ -1,10 +1,10 @@
-import { useWindowDimensions } from 'react-native';
-import { ShelfPane } from '@/features/shelf/ShelfPane';
-import { Welcome } from '@/features/shelf/Welcome';
-import { WIDE } from '@/theme/tokens';
+import { TodayPage } from '@/features/today/TodayPage';
 import { Crash } from '@/ui/Crash';
 
 export default function Index() {
-  // on a wide screen the shelf stands in its own pane already
-  return <Crash>{useWindowDimensions().width >= WIDE ? <Welcome /> : <ShelfPane />}</Crash>;
+  return (
+    <Crash>
+      <TodayPage />
+    </Crash>
+  );
 }

@@ -1,4 +1,6 @@
-import { lazyPage } from '@/ui/lazy-page';
-import { PAGES } from '@/ui/pages';
+import { Redirect } from 'expo-router';
 
-export default lazyPage(PAGES.workbench);
+/** An address of earlier versions. */
+export default function Moved() {
+  return <Redirect href={'/bench' as never} />;
+}

@@ -97,7 +97,7 @@ const red: Palette = {
   ground: '#000000',
   sheet: '#0d0000',
   ink: '#f04a38',
-  inkSoft: '#d6402f',
+  inkSoft: '#e34a38',
   rule: '#4a0f09',
   moss: '#f0553f',
   onMoss: '#000000',
@@ -141,5 +141,20 @@ export const TARGET = 44;
 /** From this width on there are two panes. */
 export const WIDE = 900;
 
+/** From this width on a colony's page has the shelf beside it. */
+export const WIDEST = 1200;
+
+/** Width of the rail with the places, px. */
+export const RAIL = 88;
+
 /** Width of the shelf's own pane, px. */
-export const SHELF_PANE = 420;
+export const SHELF_PANE = 300;
+
+/** Most that one column of a page is wide, px. */
+export const COLUMN = 760;
+
+/** Width of the column that stays in view beside the answers, px. */
+export const SIDE = 400;
+
+/** Narrowest that a tube is drawn while another stands beside it, px. */
+export const TUBE_COLUMN = 340;

@@ -1,42 +1,57 @@
-import { router, Slot, usePathname } from 'expo-router';
+import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { warmUpProjection } from '@/data/projection';
 import { useShelf } from '@/data/queries';
 import { ShelfPane } from '@/features/shelf/ShelfPane';
 import { useBurrow } from '@/theme/theme';
-import { SHELF_PANE, WIDE } from '@/theme/tokens';
+import { SHELF_PANE, WIDE, WIDEST } from '@/theme/tokens';
 import { Banner } from './Banner';
 import { KeyHelp } from './KeyHelp';
 import { useKeys } from './keys';
-import { fetchPagesAhead } from './pages';
+import { NavBar } from './NavBar';
+import { lazyPart } from './lazy-page';
+import { closeDeeds, useDeedsOf } from './open-deeds';
+import { fetchPagesAhead, PAGES } from './pages';
 import { undoLast } from './undo';
 import { UndoBar } from './UndoBar';
+import { go, passed } from './way';
 
-/** One pane on a phone; the shelf beside it on a wide screen. */
+const DeedSheet = lazyPart(PAGES.deeds);
+
+/** The places around a page: a bar below it on a phone, a rail beside it on a wide screen. */
 export function Frame() {
   const p = useBurrow();
-  const wide = useWindowDimensions().width >= WIDE;
+  const width = useWindowDimensions().width;
+  const wide = width >= WIDE;
   const path = usePathname();
+  const { step } = useGlobalSearchParams<{ step?: string }>();
   const chosen = /^\/queens\/([0-9a-f-]{36})/.exec(path)?.[1];
   const [help, setHelp] = useState(false);
   const rows = useShelf().data;
+  const deedsOf = useDeedsOf();
+  useEffect(() => passed(step ? `${path}?step=${step}` : path), [path, step]);
   const keys = useMemo(() => {
     const ids = (rows ?? []).map((r) => r.queen.id);
-    const step = (by: number) => {
+    const move = (by: number) => {
       if (ids.length === 0) return;
       const at = chosen ? ids.indexOf(chosen) : by > 0 ? -1 : ids.length;
       const next = ids[Math.max(0, Math.min(ids.length - 1, at + by))];
-      if (next) router.navigate(`/queens/${next}` as never);
+      if (next) go(`/queens/${next}`);
     };
     return {
-      j: () => step(1),
-      ArrowDown: () => step(1),
-      k: () => step(-1),
-      ArrowUp: () => step(-1),
-      n: () => router.navigate('/queens/new' as never),
-      s: () => router.navigate('/settings' as never),
-      g: () => router.navigate('/' as never),
+      j: () => move(1),
+      ArrowDown: () => move(1),
+      k: () => move(-1),
+      ArrowUp: () => move(-1),
+      n: () => go('/queens/new'),
+      f: () => go('/feed'),
+      t: () => go('/'),
+      g: () => go('/shelf'),
+      b: () => go('/bench'),
+      p: () => go('/places'),
+      r: () => go('/records'),
+      s: () => go('/settings'),
       u: () => void undoLast(),
       '?': () => setHelp(true),
     };
@@ -53,9 +68,10 @@ export function Frame() {
     <View style={[styles.fill, { backgroundColor: p.ground }]}>
       <Banner />
       <View style={[styles.fill, styles.panes]}>
-        {wide ? (
+        {wide ? <NavBar wide /> : null}
+        {width >= WIDEST && chosen ? (
           <View role="complementary" aria-label="Shelf" style={[styles.shelf, { borderRightColor: p.rule }]}>
-            <ShelfPane chosen={chosen} beside />
+            <ShelfPane chosen={chosen} />
           </View>
         ) : null}
         <View style={styles.fill}>
@@ -63,7 +79,9 @@ export function Frame() {
         </View>
       </View>
       <UndoBar />
-      <KeyHelp visible={help} onDismiss={() => setHelp(false)} />
+      {wide ? null : <NavBar wide={false} />}
+      {deedsOf ? <DeedSheet key={deedsOf} id={deedsOf} onClose={closeDeeds} /> : null}
+      {help ? <KeyHelp onClose={() => setHelp(false)} /> : null}
     </View>
   );
 }

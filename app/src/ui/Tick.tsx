@@ -4,11 +4,25 @@ import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Words } from './Words';
 
+interface TickProps {
+  label: string;
+  /** More about it, below. */
+  says?: string | undefined;
+  on: boolean;
+  onPress(): void;
+}
+
 /** One of a list, ticked or not: the whole line is the target. */
-export function Tick({ label, on, onPress }: { label: string; on: boolean; onPress(): void }) {
+export function Tick({ label, says, on, onPress }: TickProps) {
   const p = useBurrow();
   return (
-    <Pressable role="checkbox" aria-checked={on} aria-label={label} onPress={onPress} style={styles.line}>
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label={says ? `${label}. ${says}` : label}
+      onPress={onPress}
+      style={styles.line}
+    >
       <Icon
         source={on ? 'checkbox-marked' : 'checkbox-blank-outline'}
         size={24}
@@ -16,6 +30,11 @@ export function Tick({ label, on, onPress }: { label: string; on: boolean; onPre
       />
       <View style={styles.words}>
         <Words>{label}</Words>
+        {says ? (
+          <Words kind="small" soft>
+            {says}
+          </Words>
+        ) : null}
       </View>
     </Pressable>
   );

@@ -12,6 +12,8 @@ const KINDS = StyleSheet.create({
   bold: { fontFamily: FONTS.sansBold, fontSize: 16, lineHeight: 23 },
   small: { fontFamily: FONTS.sans, fontSize: 14, lineHeight: 20 },
   smallBold: { fontFamily: FONTS.sansBold, fontSize: 14, lineHeight: 20 },
+  tiny: { fontFamily: FONTS.sans, fontSize: 12, lineHeight: 16 },
+  tinyBold: { fontFamily: FONTS.sansBold, fontSize: 12, lineHeight: 16 },
 });
 
 /** A heading that is focused to be read out is no control. */

@@ -37,6 +37,8 @@ describe('contrast, by WCAG 2.2 (relative luminance and ratio as the standard de
       ['clay', 'ground'],
       ['clay', 'sheet'],
       ['onMoss', 'moss'],
+      ['inkSoft', 'mossWash'],
+      ['inkSoft', 'amberWash'],
       ['ink', 'mossWash'],
       ['ink', 'amberWash'],
       ['sleeveInk', 'sleeve'],

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useWindowDimensions, type LayoutChangeEvent } from 'react-native';
-import { SHELF_PANE, SPACE, WIDE } from '@/theme/tokens';
+import { COLUMN, SIDE, SPACE, WIDE } from '@/theme/tokens';
 
 /**
  * The width that an element has been given, px. Before it is laid out it is guessed from the window, so that drawings
@@ -9,6 +9,6 @@ import { SHELF_PANE, SPACE, WIDE } from '@/theme/tokens';
 export function useWidth(): [number, (e: LayoutChangeEvent) => void] {
   const window = useWindowDimensions().width;
   const [width, setWidth] = useState<number | null>(null);
-  const pane = window >= WIDE ? SHELF_PANE : Math.min(window, 760);
+  const pane = window >= WIDE ? SIDE : Math.min(window, COLUMN);
   return [width ?? pane - 2 * SPACE.l, (e) => setWidth(Math.floor(e.nativeEvent.layout.width))];
 }

@@ -31,6 +31,8 @@ export interface ShelfRow {
   lastLookAt: Instant | null;
   /** Her life so far, for what the shelf shows as a whole; null without an intake. */
   life: Life | null;
+  /** Whether she is to be fed, in a few words; null when nothing is said of it. */
+  feeding: string | null;
   /** What is due at her tube, as windows. */
   due: Ask[];
 }
@@ -67,6 +69,7 @@ export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): S
           ended: known.loss ? { at: known.loss.at, how: known.loss.how } : null,
         }
       : null,
+    feeding: advice?.verdicts.find((v) => v.id === 'food')?.answer ?? null,
     due: advice?.due ?? [],
   };
 }

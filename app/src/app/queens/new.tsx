@@ -1,4 +1,10 @@
+import { useLocalSearchParams } from 'expo-router';
 import { lazyPage } from '@/ui/lazy-page';
 import { PAGES } from '@/ui/pages';
 
-export default lazyPage(PAGES.intake);
+const NewQueenPage = lazyPage(PAGES.intake);
+
+export default function NewQueenRoute() {
+  const { step } = useLocalSearchParams<{ step?: string }>();
+  return <NewQueenPage step={step === undefined ? null : Number(step) - 1} />;
+}

@@ -53,7 +53,7 @@ export function CohortPage() {
     return { ...compare(lives, now), days };
   }, [rows, by, species, settings]);
   return (
-    <Screen question="What do my queens show so far?" back="/workbench">
+    <Screen question="What do my queens show so far?" back="/records">
       {shelf.loading ? <Loading what="the shelf" /> : null}
       {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
       <Choice label="Compared by" options={BY} value={by} onChange={(v) => setBy(v)} />

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { useSpecies, type ShownQueen } from '@/data/queries';
 import { Deeds } from '@/features/log/Deeds';
-import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { FounderPanel } from './FounderPanel';
 
@@ -15,10 +14,7 @@ export function HerFounder({ shown }: { shown: ShownQueen }) {
     name: species.find((p) => p.id === s.profileId)?.name ?? s.profileId,
   }));
   return (
-    <Sheet>
-      <Words kind="heading" level={2}>
-        What kind of founder is she?
-      </Words>
+    <>
       {named.length > 1 ? (
         <View>
           {named.map((s) => (
@@ -29,7 +25,7 @@ export function HerFounder({ shown }: { shown: ShownQueen }) {
         </View>
       ) : null}
       <FounderPanel belief={view.founder} />
-      <Deeds shown={shown} kinds={['sign', 'identify']} />
-    </Sheet>
+      <Deeds shown={shown} deeds={['sign', 'identify']} />
+    </>
   );
 }

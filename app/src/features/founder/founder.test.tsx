@@ -1,11 +1,9 @@
 import { founderBelief } from '@gentle-burrow/core/founding';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { QueenPage } from '@/features/queen/QueenPage';
 import { drop, outboxItems } from '@/data/outbox';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
+import { Colony } from '../../../test/pages';
 import { FounderPanel } from './FounderPanel';
-
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -47,8 +45,9 @@ test('wings are shown to prove nothing', () => {
 test('signs seen are kept and change the belief at once', async () => {
   const queen = madeQueen('A', 30);
   const server = new PretendServer([queen]);
-  show(<QueenPage id={queen.queen.id} />);
-  await screen.findByRole('heading', { name: 'What kind of founder is she?' });
+  show(<Colony id={queen.queen.id} />);
+  fireEvent.click(await screen.findByRole('link', { name: 'Why' }));
+  press('What kind of founder is she?');
   const semi = () =>
     Number(
       screen
@@ -69,8 +68,9 @@ test('signs seen are kept and change the belief at once', async () => {
 test('named anew with shares; the log says so', async () => {
   const queen = madeQueen('A', 30);
   const server = new PretendServer([queen]);
-  show(<QueenPage id={queen.queen.id} />);
-  await screen.findByRole('heading', { name: 'What kind of founder is she?' });
+  show(<Colony id={queen.queen.id} />);
+  fireEvent.click(await screen.findByRole('link', { name: 'Why' }));
+  press('What kind of founder is she?');
   press(/Change species/);
   fireEvent.click(await screen.findByRole('radio', { name: /Messor structor/ }));
   press('Keep this name');
@@ -85,7 +85,7 @@ test('named anew with shares; the log says so', async () => {
 test('moved and looked over from her page', async () => {
   const [a, b] = [madeQueen('A', 30), madeQueen('B', 30)];
   const server = new PretendServer([a, b]);
-  show(<QueenPage id={a.queen.id} />);
+  show(<Colony id={a.queen.id} />);
   await screen.findByRole('heading', { name: 'How is A doing?' });
   press(/Move/);
   fireEvent.click(await screen.findByRole('radio', { name: /Drawer of B/ }));

@@ -1,6 +1,5 @@
 import type { Place } from '@gentle-burrow/core/facts';
 import type { ShelfRow } from '@gentle-burrow/core/view';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -14,6 +13,7 @@ import { dayInput } from '@/ui/dates';
 import { clearDraft } from '@/ui/drafts';
 import { Words } from '@/ui/Words';
 import { doubtsOf, formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
+import { goInsteadOfAll } from '@/ui/way';
 
 /**
  * Another one like the last: her sister of the same evening, whatever device the last was taken in on. The whole way is
@@ -57,7 +57,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
     const { body } = newQueenOf(sister, places);
     await put({ what: 'queen', body });
     clearDraft('new-queen');
-    router.replace(`/queens/${body.queen.id}` as never);
+    goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
   };
   if (!open) {
     return (

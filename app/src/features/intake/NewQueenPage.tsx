@@ -1,5 +1,4 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -26,6 +25,7 @@ import { StepOrigin } from './StepOrigin';
 import { StepPlace } from './StepPlace';
 import { StepSpecies } from './StepSpecies';
 import { StepTube } from './StepTube';
+import { go, goBack, goInstead, goInsteadOfAll } from '@/ui/way';
 
 const DRAFT = 'new-queen';
 const QUESTIONS = [
@@ -35,6 +35,9 @@ const QUESTIONS = [
   'Which tube, and how full?',
   'Where does she stand?',
 ];
+/** The address of the intake, and of a step of it: each step can be gone back from. */
+const INTAKE = '/queens/new';
+const stepAddress = (step: number): string => `${INTAKE}?step=${step + 1}`;
 const LAST = QUESTIONS.length - 1;
 
 interface Draft {
@@ -42,10 +45,20 @@ interface Draft {
   form: Partial<QueenForm>;
 }
 
+/** What the keeper wrote, besides the letter and the place that are offered. */
+const writtenIn = ({ label: _label, placeId: _placeId, ...rest }: Partial<QueenForm>): string =>
+  JSON.stringify(rest);
+
 /** Takes a queen in, in the order in which the hands work: five short steps, each kept while it is typed. */
-export function NewQueenPage() {
+export function NewQueenPage({ step: asked }: { step: number | null }) {
   const [draft] = useState(() => readDraft<Draft>(DRAFT));
-  const [step, setStep] = useState(draft?.step ?? 0);
+  const step = Math.min(LAST, Math.max(0, asked ?? 0));
+  // what was begun before is gone on with where it was left
+  useEffect(() => {
+    if (asked === null) goInstead(stepAddress(draft?.step ?? 0), INTAKE);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- on coming here alone
+  }, []);
+  const setStep = (to: number) => (to < step ? goBack(stepAddress(to)) : go(stepAddress(to)));
   const places = usePlaces();
   const shelf = useShelf();
   const form = useForm<QueenForm>({
@@ -56,10 +69,12 @@ export function NewQueenPage() {
   });
   const values = useWatch({ control: form.control }) as Partial<QueenForm>;
   const saved = useRef(false);
+  const [untouched] = useState(() => writtenIn(values));
   useEffect(() => {
-    // once she is taken in nothing of the form comes back
-    if (!saved.current) keepDraft(DRAFT, { step, form: values } satisfies Draft);
-  }, [step, values]);
+    // once she is taken in nothing of the form comes back, and one in which nothing was written is not kept
+    if (!saved.current && (draft || writtenIn(values) !== untouched))
+      keepDraft(DRAFT, { step, form: values } satisfies Draft);
+  }, [step, values, draft, untouched]);
 
   // a name and a place are offered, not forced
   const { getValues, setValue } = form;
@@ -91,7 +106,7 @@ export function NewQueenPage() {
   };
   const backToFault = (faults: object) => {
     const at = STEP_FIELDS.findIndex((fields) => fields.some((f) => f in faults));
-    if (at >= 0) setStep(at);
+    if (at >= 0 && at !== step) goInstead(stepAddress(at));
   };
   const keep = async (checked: QueenForm) => {
     const { body, sign } = newQueenOf(checked, places);
@@ -99,13 +114,13 @@ export function NewQueenPage() {
     await put({ what: 'queen', body });
     if (sign) await put({ what: 'entry', entry: sign });
     clearDraft(DRAFT);
-    router.replace(`/queens/${body.queen.id}` as never);
+    goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
   };
   const save = () => form.handleSubmit(keep, backToFault)();
   const startOver = () => {
     clearDraft(DRAFT);
     form.reset(emptyForm() as QueenForm);
-    setStep(0);
+    if (step > 0) goInsteadOfAll(INTAKE, stepAddress(0));
   };
 
   return (
@@ -113,7 +128,7 @@ export function NewQueenPage() {
       <Screen
         key={step}
         question={QUESTIONS[step] as string}
-        back="/"
+        back={step > 0 ? stepAddress(step - 1) : '/shelf'}
         foot={
           <View style={styles.foot}>
             {step > 0 ? (

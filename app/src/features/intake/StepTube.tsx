@@ -1,6 +1,5 @@
 import { tubeSchema, type Place, type TubeHome } from '@gentle-burrow/core/facts';
 import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { Controller, useFormContext } from 'react-hook-form';
@@ -8,9 +7,9 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { useSpecies, useStock } from '@/data/queries';
-import { DIVIDER_MM, SlideLine } from '@/features/bench/SlideLine';
-import { attempt, FillRows, FillWords } from '@/features/bench/FillRows';
-import { tubeSizes } from '@/features/bench/tube-sizes';
+import { DIVIDER_MM, SlideLine } from '@/features/fill/SlideLine';
+import { attempt, FillRows, FillWords } from '@/features/fill/FillRows';
+import { tubeSizes } from '@/features/fill/tube-sizes';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
@@ -19,6 +18,7 @@ import { Caution } from '@/ui/Sheet';
 import { fromMm, lengthText, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { tubeOf, type QueenForm } from './queen-form';
+import { go } from '@/ui/way';
 
 const ENDS = [
   { value: 'round', label: 'Round' },
@@ -142,12 +142,7 @@ export function StepTube({ places }: { places: readonly Place[] }) {
           <Choice label="Closed end" options={ENDS} value={field.value} onChange={field.onChange} />
         )}
       />
-      <Button
-        mode="text"
-        icon="beaker-outline"
-        style={styles.left}
-        onPress={() => router.navigate('/bench' as never)}
-      >
+      <Button mode="text" icon="beaker-outline" style={styles.left} onPress={() => go('/bench/tube')}>
         Plugs, water and flood: to the bench
       </Button>
       <Caution>

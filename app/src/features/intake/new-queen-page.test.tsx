@@ -1,12 +1,10 @@
+import { router } from 'expo-router';
 import { newQueenSchema } from '@gentle-burrow/contract';
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { v7 } from 'uuid';
 import { drop, outboxItems } from '@/data/outbox';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
-import { NewQueenPage } from './NewQueenPage';
-
-const { router } = jest.requireMock<{ router: { replace: jest.Mock } }>('expo-router');
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+import { Intake } from '../../../test/pages';
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -41,7 +39,7 @@ async function toPlace() {
 
 test('five short steps become one request that the contract takes', async () => {
   const server = new PretendServer([madeQueen('A', 30)]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   await waitFor(() =>
     expect(
       (screen.getByRole('textbox', { name: 'Letter or name on the tube' }) as HTMLInputElement).value,
@@ -64,7 +62,7 @@ test('five short steps become one request that the contract takes', async () => 
 
 test('a step is not left with something missing, and what was written stays', async () => {
   new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   fill('Where found', 'Brickfield Lane');
   press('Next');
   await screen.findByText(/Say how she came to you/);
@@ -80,12 +78,13 @@ test('a step is not left with something missing, and what was written stays', as
 
 test('leaving halfway loses nothing; starting over does', async () => {
   new PretendServer([]);
-  const first = show(<NewQueenPage />);
+  const first = show(<Intake />);
   await toTube('Caught walking');
   await toPlace();
   fill('Name of the place', 'Shoe box');
   first.unmount();
-  show(<NewQueenPage />);
+  router.replace('/queens/new');
+  show(<Intake />);
   await heading('Where does she stand?');
   expect((screen.getByRole('textbox', { name: 'Name of the place' }) as HTMLInputElement).value).toBe(
     'Shoe box',
@@ -96,7 +95,7 @@ test('leaving halfway loses nothing; starting over does', async () => {
 
 test('a tube that cannot be is said so at its field, and the drawing stays', async () => {
   new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   await toTube('Caught walking');
   fill('Water line, mm', '140');
   expect((await screen.findAllByText(/leave no chamber/)).length).toBeGreaterThan(0);
@@ -107,7 +106,7 @@ test('a tube that cannot be is said so at its field, and the drawing stays', asy
 
 test('the law is named as a question to the authorities, and stings where they threaten', async () => {
   new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   expect(screen.getByText(/Ask your local authorities/)).toBeTruthy();
   await toSpecies('Caught walking');
   await choose(/Manica rubida/);
@@ -117,7 +116,7 @@ test('the law is named as a question to the authorities, and stings where they t
 
 test('shares of two species are weighed into one belief, and a share too many is said', async () => {
   new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   await toSpecies('Caught walking');
   await choose(/Messor structor/);
   expect(screen.getByRole('img', { name: 'Semi-claustral 1 percent' })).toBeTruthy();
@@ -134,7 +133,7 @@ test('shares of two species are weighed into one belief, and a share too many is
 
 test('what is found on her says what to do, and parts her from the others', async () => {
   const server = new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   await choose('Caught walking');
   press('Next');
   await heading('Is she healthy?');
@@ -164,7 +163,8 @@ test('what is found on her says what to do, and parts her from the others', asyn
   });
   // the next one like her: two taps on this page
   cleanup();
-  show(<NewQueenPage />);
+  act(() => router.push('/queens/new'));
+  show(<Intake />);
   fireEvent.click(await screen.findByRole('button', { name: /Another one like the last/ }));
   // what is typed below is followed
   fill('Letter or name on the tube', 'K');
@@ -183,7 +183,7 @@ test('a tube from the stock is counted down with her', async () => {
   const item = { id: v7(), kind: 'finished-tube' as const, name: 'Mine, 17 × 140', lowAt: 1 };
   const tube = { outsideMm: 17, boreMm: 15, lengthMm: 140, end: 'round' as const };
   server.stock = [{ item: { ...item, tube }, count: 3, low: false, lastMove: null }];
-  show(<NewQueenPage />);
+  show(<Intake />);
   await toTube('Caught walking');
   await choose(/Mine, 17 × 140. 3 in stock/);
   await toPlace();
@@ -196,7 +196,7 @@ test('a tube from the stock is counted down with her', async () => {
 
 test('more than one queen is warned of', async () => {
   new PretendServer([]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   fill('Queens in this tube', '2');
   expect(await screen.findByText(/they may turn on each other/)).toBeTruthy();
   press('One queen after all');
@@ -205,7 +205,7 @@ test('more than one queen is warned of', async () => {
 
 test('a second queen of one name is asked back once, and taken when that is meant', async () => {
   new PretendServer([madeQueen('A', 30)]);
-  show(<NewQueenPage />);
+  show(<Intake />);
   await choose('Caught walking');
   fill('Letter or name on the tube', 'a');
   press('Next');

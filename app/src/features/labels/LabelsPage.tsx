@@ -52,7 +52,7 @@ export function LabelsPage() {
   const toggle = (id: string) =>
     change({ without: d.without.includes(id) ? d.without.filter((w) => w !== id) : [...d.without, id] });
   return (
-    <Screen question="Which labels do you want?" back="/workbench">
+    <Screen question="Which labels do you want?" back="/bench">
       <Choice
         label="Paper"
         options={LABEL_SHEETS.map((s) => ({

@@ -1,5 +1,4 @@
 import { queenOfAddress } from '@gentle-burrow/core/labels';
-import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -7,6 +6,7 @@ import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { goInstead } from '@/ui/way';
 
 /** Which queen is it? Hold her label before the camera, or take a picture of it. */
 // reading codes is the largest part of all, and seldom needed
@@ -24,7 +24,7 @@ export function ScanPage() {
       setSays('That code is not one of these labels. Print one under Labels, and try that.');
       return false;
     }
-    router.replace(`/queens/${id}/look` as never);
+    goInstead(`/queens/${id}/look`);
     return true;
   };
 
@@ -61,7 +61,7 @@ export function ScanPage() {
   };
 
   return (
-    <Screen question="Which queen is it?" back="/">
+    <Screen question="Which queen is it?" back="/bench">
       <Words>
         Hold her label before the camera: the code opens her look. The picture stays on this device.
       </Words>

@@ -3,33 +3,73 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
+import { go } from '@/ui/way';
+import type { Deed } from './deed';
 import type { FormKind } from './kind-form';
-import { KIND_FORMS } from './kind-forms';
+import { hasForm, KIND_FORMS } from './kind-forms';
 import { kindIcon } from './kind-views';
 import { WriteEntry } from './WriteEntry';
 
-/** What can be written of her, a button each; the form of one opens below. */
-export function Deeds({ shown, kinds }: { shown: ShownQueen; kinds: readonly FormKind[] }) {
+/** A look is written on its own page. */
+const deedWords = (deed: Deed): string => (hasForm(deed) ? KIND_FORMS[deed].deed : 'Log a look');
+
+interface DeedsProps {
+  shown: ShownQueen;
+  deeds: readonly Deed[];
+  /** When one of them was written, or its page was gone to. */
+  onDone?: () => void;
+}
+
+/** What can be written of her, a button each; the form of one takes their place until it is kept or left. */
+export function Deeds({ shown, deeds, onDone }: DeedsProps) {
   const [open, setOpen] = useState<FormKind | null>(null);
+  const { id } = shown.facts.queen;
+  const choose = (deed: Deed) => {
+    if (hasForm(deed)) {
+      setOpen(open === deed ? null : deed);
+      return;
+    }
+    onDone?.();
+    go(`/queens/${id}/${deed}`);
+  };
   return (
-    <>
-      <View style={styles.buttons}>
-        {kinds.map((kind) => (
-          <Button
-            key={kind}
-            icon={kindIcon(kind)}
-            mode={open === kind ? 'contained-tonal' : 'outlined'}
-            onPress={() => setOpen(open === kind ? null : kind)}
-          >
-            {KIND_FORMS[kind].deed}
+    <View style={styles.all}>
+      <View role="group" aria-label="What can be written of her" style={styles.buttons}>
+        {deeds
+          .filter((deed) => open === null || deed === open)
+          .map((deed) => (
+            <Button
+              key={deed}
+              compact
+              icon={kindIcon(deed)}
+              mode={open === deed ? 'contained-tonal' : 'outlined'}
+              onPress={() => choose(deed)}
+            >
+              {deedWords(deed)}
+            </Button>
+          ))}
+        {open ? (
+          <Button compact mode="text" onPress={() => setOpen(null)}>
+            Something else
           </Button>
-        ))}
+        ) : null}
       </View>
-      {open ? <WriteEntry key={open} shown={shown} kind={open} onDone={() => setOpen(null)} /> : null}
-    </>
+      {open ? (
+        <WriteEntry
+          key={open}
+          shown={shown}
+          kind={open}
+          onDone={() => {
+            setOpen(null);
+            onDone?.();
+          }}
+        />
+      ) : null}
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
+  all: { gap: SPACE.m },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

@@ -4,12 +4,10 @@ import { SAMPLES } from '@gentle-burrow/core/world';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import type { ShownQueen } from '@/data/queries';
-import { QueenPage } from '@/features/queen/QueenPage';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { Colony } from '../../../test/pages';
 import type { FormKind, KindForm } from './kind-form';
 import { hasForm, KIND_FORMS } from './kind-forms';
-
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -52,15 +50,20 @@ const FED: EntryBody = { kind: 'feed', at: daysAgo(6), food: 'sugar', outcome: '
 async function page(bodies: EntryBody[]) {
   const facts = madeQueen('Vesper', 30, bodies);
   const server = new PretendServer([facts]);
-  show(<QueenPage id={facts.queen.id} />);
+  show(<Colony id={facts.queen.id} />);
   await screen.findByRole('heading', { name: 'How is Vesper doing?' });
   return { server, facts };
 }
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
+/** To another view of her page. */
+const to = (view: 'Now' | 'Ahead' | 'Why' | 'Log') =>
+  fireEvent.click(screen.getByRole('link', { name: view }));
+
 test('a feed is put right where it stands in her log; its day stays, and what it said is shown', async () => {
   const { server, facts } = await page([FED]);
+  to('Log');
   press(/^Amend: Fed/);
   const place = screen.getByRole('radiogroup', { name: 'Where' });
   expect(within(place).getByRole('radio', { checked: true }).textContent).toBe('In her cell');
@@ -79,6 +82,7 @@ test('a feed is put right where it stands in her log; its day stays, and what it
 
 test('a correction half done can be left, and changes nothing', async () => {
   const { server } = await page([FED]);
+  to('Log');
   press(/^Amend: Fed/);
   fireEvent.click(screen.getByRole('radio', { name: 'Left' }));
   press('Leave it as it was');
@@ -131,11 +135,13 @@ test('her name and tube are put right; what was held before stays in her log', a
     }),
   );
   expect(await screen.findByRole('heading', { name: 'How is Vespa doing?' })).toBeTruthy();
+  to('Log');
   expect(screen.getByText(/name Vespa, was Vesper/)).toBeTruthy();
 });
 
 test('an intake is put right, and cannot come after what was written of her', async () => {
   const { server, facts } = await page([FED]);
+  to('Log');
   press(/^Amend: Taken in/);
   fireEvent.change(screen.getByRole('textbox', { name: 'Queens in the tube' }), { target: { value: '0.5' } });
   expect(screen.getByRole('alert').textContent).toMatch(/Half a queen/);
@@ -157,6 +163,7 @@ test('an intake is put right, and cannot come after what was written of her', as
 
 test('a queen taken in by mistake is withdrawn whole, and brought back', async () => {
   await page([FED]);
+  to('Log');
   press('Taken in by mistake: withdraw her whole');
   expect(await screen.findByText(/was taken in by mistake and is withdrawn/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Log a look' })).toBeNull();
@@ -166,6 +173,7 @@ test('a queen taken in by mistake is withdrawn whole, and brought back', async (
 
 test('withdrawn lines fold away', async () => {
   await page([FED]);
+  to('Log');
   press(/^Withdraw: Fed/);
   fireEvent.click(await screen.findByRole('button', { name: '1 withdrawn' }));
   expect(screen.getByText('Withdrawn; it counts for nothing.')).toBeTruthy();
@@ -191,7 +199,7 @@ test('two devices that put one entry right are both shown, and the keeper says w
     amended('018f0000-0000-7000-9000-0000000000a2', 'both', 1),
   );
   const server = new PretendServer([facts]);
-  show(<QueenPage id={facts.queen.id} />);
+  show(<Colony id={facts.queen.id} />);
   expect(await screen.findByText('Two devices put this right differently')).toBeTruthy();
   expect(screen.getByText(/^Was overruled, .*: protein, offered/)).toBeTruthy();
   press('This one holds');

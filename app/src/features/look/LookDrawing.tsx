@@ -9,10 +9,11 @@ import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
-import { lengthText } from '@/ui/units';
+import { NumberField } from '@/ui/fields';
+import { fromMm, lengthText, toMm } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
-import type { LookDraft } from './look-draft';
+import { waterLineFault, type LookDraft } from './look-draft';
 
 interface LookDrawingProps {
   tube: TubeHome;
@@ -42,7 +43,8 @@ export function LookDrawing({
   const units = usePreferences();
   const [width, onLayout] = useWidth();
   const a = anatomyOf(tube);
-  const lineMm = draft.waterLineMm ?? reckonedMm;
+  const waterFault = waterLineFault(draft.waterLineMm, tube, units.length) ?? undefined;
+  const lineMm = Math.min(a.plugStart, Math.max(0, draft.waterLineMm ?? reckonedMm));
   const drawing = {
     tube,
     lineMm,
@@ -80,11 +82,14 @@ export function LookDrawing({
         ) : null}
       </View>
       <View style={styles.water}>
-        <Words kind="small" soft={draft.waterLineMm === null} style={styles.fill}>
-          {draft.waterLineMm === null
-            ? `Water line not read. By reckoning it stands at ${lengthText(reckonedMm, units.length)}.`
-            : `Water line read at ${lengthText(draft.waterLineMm, units.length)}.`}
-        </Words>
+        <NumberField
+          key={units.length}
+          label="Water line"
+          unit={units.length}
+          value={draft.waterLineMm === null ? null : fromMm(draft.waterLineMm, units.length)}
+          onChange={(typed) => onChange({ waterLineMm: typed === null ? null : toMm(typed, units.length) })}
+          fault={waterFault}
+        />
         <Pressable
           role="button"
           onPress={() =>
@@ -95,6 +100,11 @@ export function LookDrawing({
           <Words kind="small">{draft.waterLineMm === null ? 'It is as drawn' : 'Not read'}</Words>
         </Pressable>
       </View>
+      <Words kind="small" soft={draft.waterLineMm === null}>
+        {draft.waterLineMm === null
+          ? `Water line not read. By reckoning it stands at ${lengthText(reckonedMm, units.length)}.`
+          : `Water line read at ${lengthText(draft.waterLineMm, units.length)}.`}
+      </Words>
       <View
         style={[styles.lens, { borderColor: p.rule, backgroundColor: p.sheet, height: lens.height + TARGET }]}
       >
@@ -197,7 +207,7 @@ const CROSSHAIR = { cursor: 'crosshair' } as object;
 const styles = StyleSheet.create({
   all: { gap: SPACE.s },
   fill: { flex: 1 },
-  water: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  water: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: SPACE.s },
   small: {
     minHeight: TARGET,
     paddingHorizontal: SPACE.m,

@@ -1,12 +1,12 @@
 import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
 import type { Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
-import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
 import { nearText } from '@/ui/dates';
 import { useDraft } from '@/ui/drafts';
@@ -22,6 +22,7 @@ import { CountPad } from './CountPad';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
+import { goBack } from '@/ui/way';
 
 /** What do you see? */
 export function LookPage({ id, amend }: { id: string; amend?: string | undefined }) {
@@ -79,9 +80,10 @@ function LookForm({ shown, amended }: LookFormProps) {
   const [stage, setStage] = useState<Milestone>('eggs');
   const [tried, setTried] = useState(false);
   const profile = useSpecies().find((s) => s.id === view.profileId);
+  const units = usePreferences();
   const now = new Date();
   const intakeAt = view.ledger.intake?.at ?? queen.createdAt;
-  const faults = faultsOf(draft, now, intakeAt);
+  const faults = faultsOf(draft, now, intakeAt, tube, units.length);
   const shownFaults = tried ? faults : {};
   const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
     change({ counts: { ...draft.counts, [m]: count } });
@@ -108,7 +110,7 @@ function LookForm({ shown, amended }: LookFormProps) {
     offerUndo(amended ? 'Look amended.' : `Look at ${queen.label} kept.`, () =>
       amendEntry(queen.id, written.id, null),
     );
-    router.navigate(`/queens/${queen.id}` as never);
+    goBack(`/queens/${queen.id}`);
   };
 
   const last = view.ledger.lastLook;
@@ -133,6 +135,7 @@ function LookForm({ shown, amended }: LookFormProps) {
           <Fault>
             {shownFaults.all ??
               shownFaults.day ??
+              shownFaults.water ??
               (shownFaults.counts ? Object.values(shownFaults.counts)[0] : undefined)}
           </Fault>
           <Button mode="contained" icon="check" onPress={() => void save()}>

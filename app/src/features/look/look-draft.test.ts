@@ -1,3 +1,4 @@
+import { usualTube } from '@gentle-burrow/core/light';
 import { lookSchema } from '@gentle-burrow/core/log';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, LOTS, SOME, tapNumber, type LookDraft } from './look-draft';
 import { momentOf } from '@/features/log/when';
@@ -24,22 +25,32 @@ describe('tapping numbers', () => {
   });
 });
 
+/** 150 mm long, with water to 85 mm and an inner plug that begins there. */
+const TUBE = usualTube('018f0000-0000-7000-8000-00000000000a', INTAKE);
+const faults = (look: LookDraft) => faultsOf(look, NOW, INTAKE, TUBE, 'mm');
+
 describe('faults', () => {
-  test('an empty look is not kept', () =>
-    expect(faultsOf(EMPTY_LOOK, NOW, INTAKE).all).toMatch(/Nothing is noted/));
+  test('an empty look is not kept', () => expect(faults(EMPTY_LOOK).all).toMatch(/Nothing is noted/));
   test.each([
     ['2026-06-11', /still to come/],
     ['2026-05-30', /taken in on 2026-06-01/],
     ['2026-06', /not complete/],
   ])('the day %s is refused', (day, says) => {
-    expect(faultsOf(draft({ day, queen: 'seen' }), NOW, INTAKE).day).toMatch(says);
+    expect(faults(draft({ day, queen: 'seen' })).day).toMatch(says);
   });
   test('a range upside down is named at its stage', () => {
     const counts = { ...EMPTY_LOOK.counts, larvae: { low: 9, high: 4 } };
-    expect(faultsOf(draft({ counts }), NOW, INTAKE).counts?.larvae).toMatch(/Swap them/);
+    expect(faults(draft({ counts })).counts?.larvae).toMatch(/Swap them/);
+  });
+  test('a water line beyond the plug is named in the keeper’s unit, one below the tube too', () => {
+    const look = draft({ waterLineMm: 127 });
+    expect(faults(look).water).toMatch(/127 mm\) lies beyond the plug/);
+    expect(faultsOf(look, NOW, INTAKE, TUBE, 'in').water).toMatch(/5 in\) lies beyond the plug/);
+    expect(faults(draft({ waterLineMm: -1 })).water).toMatch(/never below 0/);
+    expect(faults(draft({ waterLineMm: 60 }))).toEqual({});
   });
   test('one thing noted is enough', () => {
-    expect(faultsOf(draft({ mould: 'none' }), NOW, INTAKE)).toEqual({});
+    expect(faults(draft({ mould: 'none' }))).toEqual({});
   });
 });
 
@@ -87,9 +98,9 @@ describe('what is not seen at most looks', () => {
     expect(lookBody(again, NOW.toISOString())).toEqual(body);
   });
   test('any of it is enough for a look, and a range upside down is told', () => {
-    expect(faultsOf(draft({ photos: full.photos }), NOW, INTAKE)).toEqual({});
-    expect(faultsOf(draft({ queensSeen: 0 }), NOW, INTAKE)).toEqual({});
-    const faults = faultsOf(draft({ extras: { majors: { low: 5, high: 2 } } }), NOW, INTAKE);
-    expect(faults.counts?.majors).toMatch(/“To” \(2\) is below “from” \(5\)/);
+    expect(faults(draft({ photos: full.photos }))).toEqual({});
+    expect(faults(draft({ queensSeen: 0 }))).toEqual({});
+    const found = faults(draft({ extras: { majors: { low: 5, high: 2 } } }));
+    expect(found.counts?.majors).toMatch(/“To” \(2\) is below “from” \(5\)/);
   });
 });

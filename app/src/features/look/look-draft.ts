@@ -1,9 +1,12 @@
-import type { Count } from '@gentle-burrow/core/facts';
+import type { Count, TubeHome } from '@gentle-burrow/core/facts';
 import type { BodyOf } from '@gentle-burrow/core/log';
 import { WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
 import { CASTES } from '@gentle-burrow/core/vocabulary';
 import { dayFault, NOW, whenOf, type WhenDraft } from '@/features/log/when';
+import { anatomyOf } from '@/features/tube/anatomy';
+import type { Preferences } from '@/theme/preferences';
+import { lengthText } from '@/ui/units';
 
 /** What a look may count besides the four stages. */
 export const EXTRAS = [...CASTES, 'deadWorkers'] as const;
@@ -66,12 +69,36 @@ export function draftOf(look: BodyOf<'look'>): LookDraft {
 export interface LookFaults {
   day?: string;
   counts?: Partial<Record<Milestone | Extra, string>>;
+  water?: string;
   all?: string;
 }
 
+/** What is wrong with a water line that was read; null when nothing is. */
+export function waterLineFault(
+  lineMm: number | null,
+  tube: TubeHome,
+  unit: Preferences['length'],
+): string | null {
+  if (lineMm === null) return null;
+  if (lineMm < 0) return 'A water line is measured from the closed end and is never below 0.';
+  const { plugStart } = anatomyOf(tube);
+  // a reading to the millimetre may reach the plug
+  return lineMm > plugStart + 1
+    ? `The water line (${lengthText(lineMm, unit)}) lies beyond the plug, which begins at ${lengthText(plugStart, unit)}. Check the reading.`
+    : null;
+}
+
 /** What is wrong with the draft, each a sentence that says how to mend it. */
-export function faultsOf(draft: LookDraft, now: Date, intakeAt: Instant): LookFaults {
+export function faultsOf(
+  draft: LookDraft,
+  now: Date,
+  intakeAt: Instant,
+  tube: TubeHome,
+  unit: Preferences['length'],
+): LookFaults {
   const faults: LookFaults = {};
+  const water = waterLineFault(draft.waterLineMm, tube, unit);
+  if (water) faults.water = water;
   const wrong = dayFault(draft.day, now, { from: intakeAt }, draft.time);
   if (wrong) faults.day = wrong;
   const counts: LookFaults['counts'] = {};

@@ -4,8 +4,6 @@ import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
 import { LookPage } from './LookPage';
 
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
-
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
   localStorage.clear();

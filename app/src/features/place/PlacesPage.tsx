@@ -23,7 +23,7 @@ export function PlacesPage() {
   const add = () =>
     setFresh({ id: v7(), name: '', tempC: NaN, roomRelHumidity: 0.5, winter: null, spot: {} });
   return (
-    <Screen question="Where do the tubes stand?" back="/workbench">
+    <Screen question="Where do the tubes stand?">
       {places.length === 0 && !fresh ? (
         <Words soft>No place yet. One is made when you take in your first queen, or here.</Words>
       ) : null}

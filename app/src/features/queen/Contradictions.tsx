@@ -1,6 +1,5 @@
 import type { Contradiction, Reading } from '@gentle-burrow/core/founding';
 import { effectiveEntries, type Amendment } from '@gentle-burrow/core/log';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -15,6 +14,7 @@ import { dayText } from '@/ui/dates';
 import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { go } from '@/ui/way';
 
 /** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
 function Rivals({ shown }: { shown: ShownQueen }) {
@@ -85,7 +85,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
   const named = `the ${entry.kind} of ${dayText(entry.at)}`;
   const amend = () => {
     if (hasForm(entry.kind)) setOpen(!open);
-    else router.navigate(`/queens/${id}/look?amend=${found.original.id}` as never);
+    else go(`/queens/${id}/look?amend=${found.original.id}`);
   };
   return (
     <View style={styles.reading}>

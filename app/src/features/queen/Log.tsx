@@ -1,5 +1,4 @@
 import { effectiveEntries, type EffectiveEntry } from '@gentle-burrow/core/log';
-import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Icon, IconButton } from 'react-native-paper';
@@ -14,6 +13,7 @@ import { hasForm } from '@/features/log/kind-forms';
 import { entryWords, kindIcon, kindTitle } from '@/features/log/kind-views';
 import { useNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
+import { go } from '@/ui/way';
 
 const FIRST = 8;
 
@@ -68,7 +68,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
     offerUndo('Restored.', () => amendEntry(queenId, a.id, null));
   };
   const amend = () => {
-    if (body.kind === 'look') router.navigate(`/queens/${queenId}/look?amend=${original.id}` as never);
+    if (body.kind === 'look') go(`/queens/${queenId}/look?amend=${original.id}`);
     else setOpen(!open);
   };
   const title = `${kindTitle(body.kind)}, ${dayText(body.at)}`;

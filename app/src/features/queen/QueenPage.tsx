@@ -1,50 +1,74 @@
-import { learnedProfile } from '@gentle-burrow/core/founding';
 import { effectiveEntries, isWithdrawn } from '@gentle-burrow/core/log';
-import { addDays, daysText } from '@gentle-burrow/core/quantity';
-import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
-import { amendEntry, useQueen, useSettings, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { Button } from 'react-native-paper';
+import { RefusedError } from '@/data/network';
+import { amendEntry, useQueen, useSpecies, type ShownQueen } from '@/data/queries';
+import { Deeds } from '@/features/log/Deeds';
+import { deedsOf, isGone, type Deed } from '@/features/log/deed';
+import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { useKeys } from '@/ui/keys';
 import { Said } from '@/ui/Said';
-import { Screen } from '@/ui/Screen';
-import { Fold } from '@/ui/Fold';
+import { Screen, useIsWide } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
-import { offerUndo } from '@/ui/undo';
+import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
-import { Deeds } from '@/features/log/Deeds';
-import { kindIcon } from '@/features/log/kind-views';
-import { REST_TERMS } from '@/features/log/kinds/rest/form';
-import { HerFounder } from '@/features/founder/HerFounder';
-import { PhotoStrip } from '@/features/photos/PhotoStrip';
-import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
-import { bandText, dayText } from '@/ui/dates';
-import { PeacePanel } from './PeacePanel';
+import { Ahead } from './Ahead';
 import { Contradictions } from './Contradictions';
 import { HerTube } from './HerTube';
 import { Log } from './Log';
-import { StageChart } from './StageChart';
-import { Verdicts } from './Verdicts';
-import { SaysWho } from './SaysWho';
+import { LookActions } from './LookActions';
+import { NoSuchQueen } from './NoSuchQueen';
+import { VIEWS, type ViewName } from './views';
+import { ViewTabs } from './ViewTabs';
+import { Why } from './Why';
 
-/** How is she doing? */
-export function QueenPage({ id }: { id: string }) {
+interface QueenPageProps {
+  id: string;
+  view: ViewName;
+}
+
+/** One colony, one question a view: how she is now, what comes, why she is advised so, what was written. */
+export function QueenPage({ id, view }: QueenPageProps) {
   const { data, loading, error, retry } = useQueen(id);
-  const keys = useMemo(() => ({ l: () => router.navigate(`/queens/${id}/look` as never) }), [id]);
+  const keys = useMemo(() => ({ l: () => go(`/queens/${id}/look`) }), [id]);
   useKeys(keys);
+  const wide = useIsWide();
+  if (error instanceof RefusedError && (error.status === 404 || error.status === 400)) return <NoSuchQueen />;
+  const withdrawn = data !== null && isWithdrawn(data.facts.entries);
+  if (data === null || withdrawn)
+    return (
+      <Screen
+        question={data ? VIEWS.now.question(data.facts.queen.label) : 'How is she doing?'}
+        back="/shelf"
+      >
+        {loading ? <Loading what="her log" /> : null}
+        {error ? <Failed error={error} onRetry={retry} /> : null}
+        {withdrawn ? <Withdrawn shown={data} /> : null}
+      </Screen>
+    );
+  const { queen } = data.facts;
   return (
     <Screen
-      question={data ? `How is ${data.facts.queen.label} doing?` : 'How is she doing?'}
-      back="/"
-      foot={data && !isGone(data) && !isWithdrawn(data.facts.entries) ? <LookActions shown={data} /> : null}
+      question={VIEWS[view].question(queen.label)}
+      back="/shelf"
+      head={
+        <>
+          <Names shown={data} />
+          <ViewTabs id={id} at={view} />
+        </>
+      }
+      // on a phone the drawing stands on the first view alone, so that the others begin with their answer
+      side={view === 'now' || wide ? <AtAGlance shown={data} /> : undefined}
+      foot={isGone(data.view) ? null : <LookActions id={id} label={queen.label} />}
     >
-      {loading ? <Loading what="her log" /> : null}
-      {error ? <Failed error={error} onRetry={retry} /> : null}
-      {data ? isWithdrawn(data.facts.entries) ? <Withdrawn shown={data} /> : <Queen shown={data} /> : null}
+      {view === 'now' ? <Now shown={data} /> : null}
+      {view === 'ahead' ? <Ahead shown={data} /> : null}
+      {view === 'why' ? <Why shown={data} /> : null}
+      {view === 'log' ? <Log shown={data} /> : null}
     </Screen>
   );
 }
@@ -61,31 +85,37 @@ function Withdrawn({ shown }: { shown: ShownQueen }) {
     <>
       <Words kind="answer">{`${queen.label} was taken in by mistake and is withdrawn.`}</Words>
       <Words>She stands on no shelf and in no comparison; the export tells that she was withdrawn.</Words>
-      <Button mode="contained" icon="undo" style={styles.watch} onPress={() => void back()}>
+      <Button mode="contained" icon="undo" style={styles.left} onPress={() => void back()}>
         Bring her back
       </Button>
     </>
   );
 }
 
-function Queen({ shown }: { shown: ShownQueen }) {
-  const p = useBurrow();
-  const { facts, view, waiting } = shown;
+function Names({ shown }: { shown: ShownQueen }) {
+  const { facts, view } = shown;
   const profile = useSpecies().find((s) => s.id === view.profileId);
-  const { learn } = useSettings();
-  const taught = profile && learn ? learnedProfile(profile, shown.learned[profile.id] ?? {}) : profile;
+  return (
+    <View style={styles.names}>
+      <Words kind="latin" soft>
+        {profile?.name ?? 'Unknown'}
+      </Words>
+      <Words kind="small" soft>
+        {[facts.place.name, facts.queen.batch].filter(Boolean).join(' · ')}
+      </Words>
+    </View>
+  );
+}
+
+/** What to do next, and her home as it is now. */
+function AtAGlance({ shown }: { shown: ShownQueen }) {
+  const p = useBurrow();
+  const { view, waiting } = shown;
+  const profile = useSpecies().find((s) => s.id === view.profileId);
   const advice = view.counsel;
   const color = advice ? { now: p.clay, soon: p.amber, free: p.ink, rest: p.ink }[advice.pressure] : p.clay;
   return (
     <>
-      <View style={styles.names}>
-        <Words kind="latin" soft>
-          {profile?.name ?? 'Unknown'}
-        </Words>
-        <Words kind="small" soft>
-          {[facts.place.name, facts.queen.batch].filter(Boolean).join(' · ')}
-        </Words>
-      </View>
       <View aria-live="polite" style={styles.next}>
         {advice ? (
           <Said kind="answer" phrase={advice.next} color={color} />
@@ -100,148 +130,39 @@ function Queen({ shown }: { shown: ShownQueen }) {
           </Words>
         ) : null}
       </View>
-      <Contradictions shown={shown} />
       <HerTube shown={shown} profile={profile} />
-      {view.outlook && !view.ledger.loss ? (
-        <Button
-          mode="text"
-          icon="creation-outline"
-          style={styles.watch}
-          onPress={() => router.navigate(`/queens/${facts.queen.id}/watch` as never)}
-        >
-          What is she probably doing?
-        </Button>
-      ) : null}
+    </>
+  );
+}
+
+/** A look taken and a look not taken stand at the foot of every view. */
+const inView = (deeds: readonly Deed[]): Deed[] => deeds.filter((d) => d !== 'look' && d !== 'rest');
+
+/** What cannot be right, all that can be written of her, her photos, and what is known of her kind. */
+function Now({ shown }: { shown: ShownQueen }) {
+  const { view } = shown;
+  const profile = useSpecies().find((s) => s.id === view.profileId);
+  return (
+    <>
+      <Contradictions shown={shown} />
+      <Sheet tight>
+        <Words kind="heading" level={2}>
+          Write down
+        </Words>
+        <Deeds shown={shown} deeds={inView(deedsOf(view, new Date()))} />
+      </Sheet>
       {profile?.cautions.map((c) => (
         <Caution key={c}>
           <Words kind="small">{c}</Words>
         </Caution>
       ))}
-      {view.outlook && !view.ledger.loss ? (
-        <Sheet>
-          <Words kind="heading" level={2}>
-            When?
-          </Words>
-          <StageChart view={view} facts={facts} />
-          <Later shown={shown} />
-        </Sheet>
-      ) : null}
-      {view.outlook && !view.ledger.loss ? (
-        <Fold title="What if?">
-          <WhatIfPanel shown={shown} />
-        </Fold>
-      ) : null}
       <PhotoStrip shown={shown} />
-      {advice && advice.verdicts.length > 0 ? (
-        <Sheet>
-          <Words kind="heading" level={2}>
-            What next, and why
-          </Words>
-          {view.ledger.loss ? null : (
-            <PeacePanel peace={advice.peace} outlook={view.outlook} water={advice.water} />
-          )}
-          <Verdicts verdicts={advice.verdicts} entries={facts.entries} queenId={facts.queen.id} />
-        </Sheet>
-      ) : null}
-      {view.ledger.loss ? null : <HerFounder shown={shown} />}
-      {isGone(shown) ? null : (
-        <Sheet tight>
-          <Deeds shown={shown} kinds={CARE} />
-        </Sheet>
-      )}
-      <Sheet>
-        <Words kind="heading" level={2}>
-          Her log
-        </Words>
-        <Log shown={shown} />
-      </Sheet>
-      {taught ? <SaysWho profile={taught} /> : null}
     </>
   );
 }
 
-/** What is written of her care, the likeliest first. */
-const CARE = ['feed', 'note', 'move', 'knock', 'health', 'loss', 'correct'] as const;
-
-/** Dead or away; a colony that lives on without her is not. */
-const isGone = ({ view }: ShownQueen): boolean => view.ledger.loss !== null && !view.ledger.loss.orphans;
-
-/** Beyond the first batch, and whose queens this was learned from. */
-function Later({ shown }: { shown: ShownQueen }) {
-  const { outlook, ledger, learnedFrom } = shown.view;
-  if (!outlook?.later) return null;
-  const { secondBatch, byWinter } = outlook.later;
-  const eggs = ledger.batches[1]?.eggs;
-  return (
-    <View>
-      <Words kind="small">
-        {`Second batch: ${eggs ? 'laid' : `eggs ${bandText(secondBatch.eggs)}`}, workers ${bandText(secondBatch.workers)}.`}
-      </Words>
-      {byWinter ? (
-        <Words kind="small">{`By winter, ${dayText(byWinter.on)}: ${workersText(byWinter.workers)}.`}</Words>
-      ) : null}
-      <Words kind="small" soft>
-        She lays again when the first brood pupates (common practice); days and batch sizes beyond the first
-        are our own, held loosely.
-      </Words>
-      <Words kind="small" soft>
-        {learnedFrom > 0
-          ? `Moved by what your other queens of her kind showed (n=${learnedFrom}). Under “What if?” it can be left out.`
-          : 'By the profile alone: no other queen of her kind has finished a stage here.'}
-      </Words>
-    </View>
-  );
-}
-
-/** A look taken, and a look not taken: one is as easy as the other, and neither is written by a stray tap. */
-function LookActions({ shown }: { shown: ShownQueen }) {
-  const { id } = shown.facts.queen;
-  const [asking, setAsking] = useState(false);
-  const rest = async (days: number) => {
-    const at = new Date().toISOString();
-    const entry = await writeEntry(id, { kind: 'rest', at, until: addDays(at, days) });
-    setAsking(false);
-    offerUndo(`Left alone for ${daysText(days)}.`, () => amendEntry(id, entry.id, null));
-  };
-  if (asking)
-    return (
-      <View role="group" aria-label="Leave alone for how long?" style={styles.actions}>
-        {REST_TERMS.map((days) => (
-          <Button
-            key={days}
-            compact
-            mode="outlined"
-            style={styles.action}
-            accessibilityLabel={`Leave alone for ${daysText(days)}`}
-            onPress={() => void rest(days)}
-          >
-            {daysText(days)}
-          </Button>
-        ))}
-        <IconButton icon="close" accessibilityLabel="Do not leave alone" onPress={() => setAsking(false)} />
-      </View>
-    );
-  return (
-    <View style={styles.actions}>
-      <Button
-        mode="contained"
-        icon={kindIcon('look')}
-        style={styles.action}
-        onPress={() => router.navigate(`/queens/${id}/look` as never)}
-      >
-        Log a look
-      </Button>
-      <Button mode="outlined" icon={kindIcon('rest')} style={styles.action} onPress={() => setAsking(true)}>
-        Leave alone
-      </Button>
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
-  names: { gap: SPACE.xs, marginTop: -SPACE.m },
+  names: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'baseline', columnGap: SPACE.m },
   next: { gap: SPACE.xs },
-  watch: { alignSelf: 'flex-start', marginTop: -SPACE.s },
-  actions: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
-  action: { flex: 1 },
+  left: { alignSelf: 'flex-start' },
 });

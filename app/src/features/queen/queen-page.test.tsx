@@ -3,10 +3,8 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { drop, outboxItems } from '@/data/outbox';
 import { undoLast } from '@/ui/undo';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { Colony } from '../../../test/pages';
 import { router } from 'expo-router';
-import { QueenPage } from './QueenPage';
-
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -28,7 +26,7 @@ const look = (ago: number, eggs: number, more: object = {}): EntryBody =>
 async function page(bodies: EntryBody[], takenIn = 30) {
   const facts = madeQueen('Vesper', takenIn, bodies);
   const server = new PretendServer([facts]);
-  show(<QueenPage id={facts.queen.id} />);
+  show(<Colony id={facts.queen.id} />);
   await screen.findByRole('heading', { name: 'How is Vesper doing?' });
   return { server, facts };
 }
@@ -39,11 +37,18 @@ const press = async (name: string | RegExp) => {
   fireEvent.click(first as HTMLElement);
 };
 
+/** To another view of her page. */
+const to = (view: 'Now' | 'Ahead' | 'Why' | 'Log') =>
+  fireEvent.click(screen.getByRole('link', { name: view }));
+
 test('says how she is doing, when, and why, with what other schools would say', async () => {
   await page([look(20, 0), look(6, 7)]);
   expect(screen.getAllByText(/^Leave her alone until \d+ \w+/)[0]).toBeTruthy();
   expect(screen.getByText(/As seen 6 days ago: eggs 7, larvae none/)).toBeTruthy();
+  to('Ahead');
+  expect(screen.getByRole('heading', { name: 'What comes next for Vesper?' })).toBeTruthy();
   expect(screen.getByText(/^seen between/)).toBeTruthy(); // eggs, between two looks
+  to('Why');
   expect(screen.getByRole('button', { name: 'May I look? not yet' }).getAttribute('aria-expanded')).toBe(
     'true',
   );
@@ -61,6 +66,7 @@ test('a count from an earlier look than the last keeps its own day', async () =>
 
 test('another question opens, and the first closes', async () => {
   await page([look(20, 0), look(6, 7)]);
+  to('Why');
   await press(/^Is she late\?/);
   expect(screen.getByText(/She stands at 25 °C, within her best 22 °C to 27 °C/)).toBeTruthy();
   expect(screen.queryByText(/This is the method/)).toBeNull();
@@ -69,6 +75,7 @@ test('another question opens, and the first closes', async () => {
 test('a plug gone dry comes first, and is worth a look', async () => {
   await page([look(3, 5, { wetFront: 'dry', waterLineMm: 6 })]);
   expect(screen.getAllByText(/gone dry: she has no water/).length).toBeGreaterThan(0);
+  to('Why');
   expect(screen.getByRole('button', { name: 'May I look? yes, once' })).toBeTruthy();
 });
 
@@ -95,6 +102,7 @@ test('a look not taken is two taps, not one by mistake, and undone by another', 
 test('an entry is withdrawn and brought back; the log keeps both', async () => {
   const { server, facts } = await page([look(20, 0), look(6, 7)]);
   const second = facts.entries[2];
+  to('Log');
   await press(/^Withdraw: Look/);
   await press('1 withdrawn');
   await screen.findByText('Withdrawn; it counts for nothing.');
@@ -138,28 +146,30 @@ test('a loss warns against release, and an unknown cause is taken', async () => 
 test('a half-written note is there again after leaving', async () => {
   const facts = madeQueen('Vesper', 30, [look(20, 0)]);
   new PretendServer([facts]);
-  const first = show(<QueenPage id={facts.queen.id} />);
+  const first = show(<Colony id={facts.queen.id} />);
   await press('Note');
   fireEvent.change(screen.getByRole('textbox', { name: 'Note' }), { target: { value: 'calm tonight' } });
   first.unmount();
-  show(<QueenPage id={facts.queen.id} />);
+  show(<Colony id={facts.queen.id} />);
   await press('Note');
   expect((screen.getByRole('textbox', { name: 'Note' }) as HTMLTextAreaElement).value).toBe('calm tonight');
 });
 
 test('every figure answers who says so', async () => {
   await page([look(20, 0)]);
+  to('Why');
   await press(/Says who/);
   expect(screen.getByText(/^Best warmth: 22 °C to 27 °C/)).toBeTruthy();
   expect(screen.getAllByText(/^prior: /).length).toBeGreaterThan(3);
   expect(screen.getAllByText('common practice, no source').length).toBeGreaterThan(3);
 });
 
-test('a queen whom nobody knows is said so, with a way to try again', async () => {
+test('a queen whom nobody knows is said so, with the way to the shelf', async () => {
   new PretendServer([]);
-  show(<QueenPage id="01a0e96c-8b40-7efe-a766-c5484cc9c466" />);
-  expect((await screen.findByRole('alert')).textContent).toMatch(/There is nothing here/);
-  expect(screen.getByRole('button', { name: /Try again/ })).toBeTruthy();
+  show(<Colony id="01a0e96c-8b40-7efe-a766-c5484cc9c466" />);
+  expect(await screen.findByRole('heading', { name: 'There is no such queen' })).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'To the shelf' }));
+  expect(router.push).toHaveBeenLastCalledWith('/shelf');
 });
 
 test('a queen who dies with workers leaves a colony that goes on, and the cause may be a guess', async () => {
@@ -182,7 +192,8 @@ test('a queen who dies with workers leaves a colony that goes on, and the cause 
   expect((await screen.findAllByText(/^Without a queen since/)).length).toBeGreaterThan(0);
   // workers are looked after: the tube can still be opened, but nothing is foretold
   expect(screen.getByRole('button', { name: 'Log a look' })).toBeTruthy();
-  expect(screen.queryByRole('heading', { name: 'When?' })).toBeNull();
+  to('Ahead');
+  expect(screen.getByText(/there is nothing to wait for/)).toBeTruthy();
 });
 
 test('two entries that exclude one another are shown with both readings; the look leads to its correction', async () => {
@@ -195,17 +206,18 @@ test('two entries that exclude one another are shown with both readings; the loo
   expect(screen.getByText(/^Or: They were not workers/)).toBeTruthy();
   const [first, second] = screen.getAllByRole('button', { name: /^Amend the look of/ });
   fireEvent.click(second as HTMLElement);
-  expect(router.navigate).toHaveBeenLastCalledWith(
+  expect(router.push).toHaveBeenLastCalledWith(
     `/queens/${facts.queen.id}/look?amend=${facts.entries[2]?.id}`,
   );
   fireEvent.click(first as HTMLElement);
-  expect(router.navigate).toHaveBeenLastCalledWith(
+  expect(router.push).toHaveBeenLastCalledWith(
     `/queens/${facts.queen.id}/look?amend=${facts.entries[1]?.id}`,
   );
 });
 
 test('beyond the first batch: the second, and how many by winter, with where that comes from', async () => {
   await page([look(20, 0), look(6, 7)]);
+  to('Ahead');
   expect(screen.getByText(/^Second batch: eggs .*, workers /)).toBeTruthy();
   expect(screen.getByText(/^By the profile alone/)).toBeTruthy();
 });

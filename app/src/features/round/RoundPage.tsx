@@ -1,19 +1,22 @@
+import type { Entry } from '@gentle-burrow/core/log';
+import type { Instant } from '@gentle-burrow/core/quantity';
 import type { Milestone } from '@gentle-burrow/core/species';
 import type { ShelfRow } from '@gentle-burrow/core/view';
-import { router } from 'expo-router';
-import { useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { amendEntry, useQueen, useShelf, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { CountPad } from '@/features/look/CountPad';
 import { EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from '@/features/look/look-draft';
 import { LookDrawing } from '@/features/look/LookDrawing';
+import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { useDraft } from '@/ui/drafts';
 import { Fault } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
+import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
@@ -22,20 +25,29 @@ import {
   changes,
   checksFor,
   current,
+  feedsOf,
   isTold,
+  lookedSince,
+  NO_FOOD,
   NO_ROUND,
   noChange,
   whoIsDue,
+  type FoodDone,
   type Outcome,
   type Round,
 } from './round';
+import { RoundFood } from './RoundFood';
+import { go } from '@/ui/way';
 
 /** Tube by tube: what to check and why, one tap for "no change", and at the end what it changed. */
 export function RoundPage() {
   const shelf = useShelf();
   const { value: round, change, clear } = useDraft<Round>('round', NO_ROUND);
   const id = current(round);
-  const settle = (queen: string, outcome: Outcome) => change({ done: { ...round.done, [queen]: outcome } });
+  const settle = useCallback(
+    (queen: string, outcome: Outcome) => change({ done: { ...round.done, [queen]: outcome } }),
+    [change, round.done],
+  );
   if (round.queue.length > 0 && id) {
     return (
       <Card
@@ -44,6 +56,7 @@ export function RoundPage() {
         row={shelf.data?.find((r) => r.queen.id === id)}
         at={Object.keys(round.done).length + 1}
         of={round.queue.length}
+        since={round.at}
         onDone={(outcome) => settle(id, outcome)}
         onUndo={() =>
           change({ done: Object.fromEntries(Object.entries(round.done).filter(([k]) => k !== id)) })
@@ -88,6 +101,9 @@ function Start({ rows, onBegin }: { rows: readonly ShelfRow[]; onBegin(rows: She
             With those at rest too
           </Button>
         ) : null}
+        <Button mode="text" icon="food-apple-outline" onPress={() => go('/feed')}>
+          Feed several
+        </Button>
       </View>
     </>
   );
@@ -98,13 +114,20 @@ interface CardProps {
   row: ShelfRow | undefined;
   at: number;
   of: number;
+  /** When the round began. */
+  since: Instant | null;
   onDone(outcome: Outcome): void;
   onUndo(): void;
   onEnd(): void;
 }
 
-function Card({ id, row, at, of, onDone, onUndo, onEnd }: CardProps) {
+function Card({ id, row, at, of, since, onDone, onUndo, onEnd }: CardProps) {
   const { data, loading, settled, error, retry } = useQueen(id);
+  const looked = data !== null && lookedSince(data.facts.entries, since);
+  useEffect(() => {
+    if (looked) onDone('looked');
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- told once, when it is found out
+  }, [looked]);
   if (data)
     return (
       <TubeCard
@@ -138,13 +161,15 @@ function TubeCard({
   onDone,
   onUndo,
   onEnd,
-}: Omit<CardProps, 'id'> & { shown: ShownQueen; settled: boolean }) {
+}: Omit<CardProps, 'id' | 'since'> & { shown: ShownQueen; settled: boolean }) {
   const { facts, view } = shown;
   const { queen, tube } = facts;
-  const { value: draft, change, clear } = useDraft<LookDraft>(`round.${queen.id}`, EMPTY_LOOK);
+  const { value: draft, change, clear } = useDraft<LookDraft>(`look.${queen.id}.new`, EMPTY_LOOK);
+  const food = useDraft<FoodDone>(`round-food.${queen.id}`, NO_FOOD);
   const [stage, setStage] = useState<Milestone>('eggs');
   const profile = useSpecies().find((s) => s.id === view.profileId);
-  const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt);
+  const units = usePreferences();
+  const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt, tube, units.length);
   const touched = faults.all === undefined;
   const keep = async (outcome: Outcome) => {
     const now = new Date().toISOString();
@@ -152,11 +177,13 @@ function TubeCard({
       outcome === 'no-change'
         ? noChange(view, now)
         : lookBody({ ...draft, queen: draft.queen ?? 'seen' }, now);
-    const entry = await writeEntry(queen.id, body);
+    const written: Entry[] = [];
+    for (const b of [body, ...feedsOf(food.value, now)]) written.push(await writeEntry(queen.id, b));
     clear();
+    food.clear();
     onDone(outcome);
     offerUndo(`${queen.label}: ${outcome === 'no-change' ? 'no change' : 'look kept'}.`, async () => {
-      await amendEntry(queen.id, entry.id, null);
+      for (const entry of written) await amendEntry(queen.id, entry.id, null);
       onUndo();
     });
   };
@@ -174,7 +201,7 @@ function TubeCard({
             <Button
               mode="contained"
               style={styles.fill}
-              disabled={faults.counts !== undefined}
+              disabled={faults.counts !== undefined || faults.water !== undefined}
               onPress={() => void keep('looked')}
             >
               Keep, next
@@ -219,9 +246,12 @@ function TubeCard({
         onChange={(c) => change({ counts: { ...draft.counts, [stage]: c } })}
       />
       <Fault>{faults.counts ? 'Put the counts right, then go on.' : undefined}</Fault>
+      <Sheet tight>
+        <RoundFood view={view} done={food.value} change={food.change} />
+      </Sheet>
       <Fold title="More, or stop here">
         <View style={styles.row}>
-          <Button mode="text" onPress={() => router.navigate(`/queens/${queen.id}/look` as never)}>
+          <Button mode="text" onPress={() => go(`/queens/${queen.id}/look`)}>
             Plug, mould, note
           </Button>
           <Button mode="text" onPress={onEnd}>
@@ -260,7 +290,7 @@ function Summary({ round, rows, onClose }: { round: Round; rows: readonly ShelfR
         style={styles.left}
         onPress={() => {
           onClose();
-          router.navigate('/' as never);
+          go('/');
         }}
       >
         Close the round

@@ -1,12 +1,14 @@
 import type { EntryBody, Entry } from '@gentle-burrow/core/log';
 import { shelfRow, queenView } from '@gentle-burrow/core/view';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { router } from 'expo-router';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
 import { begin, changes, current, isTold, noChange } from './round';
+import { LookPage } from '@/features/look/LookPage';
+import { undoLast } from '@/ui/undo';
 import { RoundPage } from './RoundPage';
 
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
 const worker = { postMessage: jest.fn(), terminate: jest.fn() };
 (globalThis as { Worker?: unknown }).Worker ??= jest.fn(() => worker);
 
@@ -78,6 +80,48 @@ test('those at rest are left out unless the keeper says otherwise', async () => 
   expect(await screen.findByText(/All rest. The kindest round is none/)).toBeTruthy();
   press('With those at rest too');
   expect(await screen.findByRole('heading', { name: 'A, 1 of 1' })).toBeTruthy();
+});
+
+test('leftovers out and a feed are part of a card, and undone with it', async () => {
+  const offered: EntryBody = { kind: 'feed', at: daysAgo(2), food: 'sugar', outcome: 'offered' };
+  const server = new PretendServer([madeQueen('A', 60, [look(30, 6), offered])]);
+  show(<RoundPage />);
+  fireEvent.click(await screen.findByRole('button', { name: /^(Begin|With those)/ }));
+  await screen.findByRole('heading', { name: 'A, 1 of 1' });
+  fireEvent.click(screen.getByRole('radio', { name: 'Taken out' }));
+  fireEvent.click(
+    within(screen.getByRole('radiogroup', { name: 'Fed now' })).getByRole('radio', { name: 'Protein' }),
+  );
+  press('No change');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(3));
+  expect(server.bodiesOf('/entries')).toMatchObject([
+    { kind: 'look', text: 'no change' },
+    { kind: 'feed', food: 'sugar', outcome: 'removed' },
+    { kind: 'feed', food: 'protein', outcome: 'offered' },
+  ]);
+  await act(async () => {
+    await undoLast();
+  });
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(6));
+  expect(await screen.findByRole('heading', { name: 'A, 1 of 1' })).toBeTruthy();
+});
+
+test('counts go along to the look’s own page; a look kept there is not asked for again', async () => {
+  const [a, b] = [madeQueen('A', 60, [look(30, 6)]), madeQueen('B', 60, [look(30, 4)])];
+  new PretendServer([a, b]);
+  const round = show(<RoundPage />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Begin' }));
+  const head = await screen.findByRole('heading', { name: /, 1 of 2$/ });
+  const { id } = (head.textContent?.startsWith('A,') ? a : b).queen;
+  press('3 eggs');
+  round.unmount();
+  const page = show(<LookPage id={id} />);
+  expect(await screen.findByRole('tab', { name: 'eggs, 3' })).toBeTruthy();
+  press('Keep this look');
+  await waitFor(() => expect(router.replace).toHaveBeenCalled());
+  page.unmount();
+  show(<RoundPage />);
+  await screen.findByRole('heading', { name: /, 2 of 2$/ });
 });
 
 describe('the round itself', () => {

@@ -1,5 +1,6 @@
-import type { OutlookEvent } from '@gentle-burrow/core/founding';
-import type { BodyOf } from '@gentle-burrow/core/log';
+import { stillThere, type Offer, type OutlookEvent } from '@gentle-burrow/core/founding';
+import { effectiveEntries, type BodyOf, type Entry } from '@gentle-burrow/core/log';
+import type { FeedOutcome, Meal } from '@gentle-burrow/core/vocabulary';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES } from '@gentle-burrow/core/species';
 import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
@@ -46,6 +47,39 @@ export const isTold = (round: Round, now: Date): boolean =>
 
 /** The tube at hand; null when the round is over. */
 export const current = ({ queue, done }: Round): string | null => queue.find((id) => !(id in done)) ?? null;
+
+/** Whether she was looked at since the round began, wherever that was written: she is not asked for a second time. */
+export const lookedSince = (entries: readonly Entry[], since: Instant | null): boolean =>
+  since !== null &&
+  effectiveEntries(entries).some(
+    ({ entry, original }) => entry?.kind === 'look' && entry.at >= since && original.loggedAt >= since,
+  );
+
+/** What is done with food at one tube of the round. */
+export interface FoodDone {
+  /** What was offered now; null for nothing. */
+  offered: Meal | null;
+  /** What became of what stood there, by food. */
+  became: Partial<Record<Offer['food'], FeedOutcome>>;
+}
+
+export const NO_FOOD: FoodDone = { offered: null, became: {} };
+
+/** Food that may still stand at her tube, each kind once, the latest. */
+export const standing = (view: QueenView): Offer[] => [
+  ...new Map(view.ledger.offers.filter(stillThere).map((o) => [o.food, o])).values(),
+];
+
+/** The feeds to be written for what was done with food, what became of the old before what is new. */
+export const feedsOf = ({ offered, became }: FoodDone, at: Instant): BodyOf<'feed'>[] => [
+  ...Object.entries(became).map(([food, outcome]): BodyOf<'feed'> => ({
+    kind: 'feed',
+    at,
+    food: food as Offer['food'],
+    outcome,
+  })),
+  ...(offered ? [{ kind: 'feed', at, food: offered, outcome: 'offered' } as const] : []),
+];
 
 /** One tap: everything as it was last counted, and she was seen. A water line is not claimed that nobody read. */
 export function noChange(view: QueenView, now: Instant): BodyOf<'look'> {

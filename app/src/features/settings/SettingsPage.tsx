@@ -1,9 +1,5 @@
 import { LOOKING_SCHOOLS, NEST_SCHOOLS, SPACE_SCHOOLS } from '@gentle-burrow/core/care';
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
-import type { PlaceChoice } from '@gentle-burrow/core/records';
-import { useState } from 'react';
-import { Linking, StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { useSettings, useSettingsKnown } from '@/data/queries';
 import { setPreferences, usePreferences } from '@/theme/preferences';
@@ -28,11 +24,6 @@ const LENGTHS = [
   { value: 'mm', label: 'mm' },
   { value: 'in', label: 'inches' },
 ] as const;
-const PLACES: { value: PlaceChoice; label: string; hint: string }[] = [
-  { value: 'withheld', label: 'Left out', hint: 'nobody learns the site' },
-  { value: 'rounded', label: 'Rounded', hint: 'to a tenth of a degree, no words' },
-  { value: 'exact', label: 'Exact', hint: 'as you wrote them' },
-];
 const HEMISPHERES = [
   { value: 'north', label: 'Northern' },
   { value: 'south', label: 'Southern' },
@@ -53,7 +44,7 @@ function zones(set: string | null): { value: string; label: string; hint?: strin
 export function SettingsPage() {
   const known = useSettingsKnown();
   return (
-    <Screen question="How do you keep them?" back="/">
+    <Screen question="How do you keep them?" back="/records">
       {known ? <Decisions /> : <Loading what="your settings" />}
     </Screen>
   );
@@ -62,7 +53,6 @@ export function SettingsPage() {
 function Decisions() {
   const settings = useSettings();
   const preferences = usePreferences();
-  const [places, setPlaces] = useState<PlaceChoice>('withheld');
   const decide = (change: Partial<KeeperSettings>) =>
     void put({ what: 'settings', settings: { ...settings, ...change } });
   return (
@@ -143,47 +133,6 @@ function Decisions() {
           onChange={(length) => setPreferences({ length })}
         />
       </Sheet>
-      <Sheet>
-        <Words kind="heading" level={2}>
-          Your log is yours
-        </Words>
-        <Choice
-          label="Where queens were found"
-          options={PLACES}
-          value={places}
-          onChange={(v) => setPlaces(v)}
-        />
-        <Words>Everything you wrote, one fact a line, in an open format (JSON Lines).</Words>
-        <Button
-          mode="outlined"
-          icon="download"
-          style={styles.left}
-          onPress={() =>
-            void Linking.openURL(`/api/export.jsonl?places=${places === 'exact' ? 'exact' : 'withheld'}`)
-          }
-        >
-          Take the log with you
-        </Button>
-        <Words kind="small" soft>
-          Notes and the names of batches go with the log as you wrote them.
-        </Words>
-        {places === 'rounded' ? (
-          <Words kind="small" soft>
-            The log knows no rounding: it leaves places out unless they are exact.
-          </Words>
-        ) : null}
-        <Words>Your captures as occurrence records (Darwin Core, CSV), for whoever maps species.</Words>
-        <Button
-          mode="outlined"
-          icon="table-arrow-down"
-          style={styles.left}
-          onPress={() => void Linking.openURL(`/api/captures.csv?places=${places}`)}
-        >
-          Take the captures with you
-        </Button>
-      </Sheet>
     </>
   );
 }
-
-const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

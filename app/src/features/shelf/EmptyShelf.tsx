@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { SAMPLE_TUBE } from '@/features/intake/tubes';
@@ -6,6 +5,7 @@ import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { SPACE } from '@/theme/tokens';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
+import { go } from '@/ui/way';
 
 /** Before the first queen. */
 export function EmptyShelf() {
@@ -18,7 +18,7 @@ export function EmptyShelf() {
         Take in your first queen: how you found her, her tube, where she stands. Then log what you see now and
         then, and read here when to look, when workers are likely, and how long to leave her alone.
       </Words>
-      <Button mode="contained" icon="plus" onPress={() => router.navigate('/queens/new' as never)}>
+      <Button mode="contained" icon="plus" onPress={() => go('/queens/new')}>
         Take in a queen
       </Button>
     </View>

@@ -1,5 +1,5 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
-import { answer } from './ShelfPane';
+import { answer } from './arrange';
 
 const row = (pressure: ShelfRow['pressure'], restUntil: string | null = null, lost = false): ShelfRow =>
   ({ pressure, restUntil, lost: lost ? { how: 'died', at: '2026-01-01T00:00:00Z' } : null }) as ShelfRow;

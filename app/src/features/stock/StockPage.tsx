@@ -40,7 +40,7 @@ export function StockPage() {
   const stock = useStock();
   const [adding, setAdding] = useState(false);
   return (
-    <Screen question="What is ready?" back="/workbench">
+    <Screen question="What is ready?" back="/bench">
       <BeforeFlights stock={stock} />
       {stock.known && stock.levels.length === 0 ? (
         <Words soft>

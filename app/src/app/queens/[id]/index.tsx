@@ -6,5 +6,5 @@ const QueenPage = lazyPage(PAGES.queen);
 
 export default function QueenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <QueenPage key={id} id={id} />;
+  return <QueenPage key={id} id={id} view="now" />;
 }

@@ -15,10 +15,10 @@ import { Choice, optionsOf } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { MEAL_WORDS, OUTCOME_WORDS, SPOT_WORDS, WAY_WORDS } from '@/words/log';
-import type { FieldsProps, KindForm } from '../../kind-form';
+import type { FieldsProps, KindForm, Saying } from '../../kind-form';
 import { mayHaveWorkers } from '../../parts';
 
-interface Draft {
+export interface FeedDraft {
   food: Meal | null;
   outcome: FeedOutcome;
   spot: FeedSpot | null;
@@ -31,7 +31,15 @@ const OUTCOMES = optionsOf(FEED_OUTCOMES, OUTCOME_WORDS);
 const SPOTS = optionsOf(FEED_SPOTS, SPOT_WORDS);
 const WAYS = optionsOf(FEED_WAYS, WAY_WORDS);
 
-function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+interface FeedFieldsProps {
+  draft: FeedDraft;
+  change(part: Partial<FeedDraft>): void;
+  /** There may be workers, who can rush at it. */
+  workers: boolean;
+}
+
+/** What was offered to one queen or to several, and how. */
+export function FeedFields({ draft, change, workers }: FeedFieldsProps) {
   return (
     <View style={{ gap: SPACE.m }}>
       <Choice
@@ -60,7 +68,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
         onChange={(way) => change({ way })}
         onClear={() => change({ way: null })}
       />
-      {mayHaveWorkers(shown) || draft.rushed ? (
+      {workers || draft.rushed ? (
         <Tick
           label="Workers rushed at it on opening"
           on={draft.rushed}
@@ -75,24 +83,33 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
   );
 }
 
-export const feed: KindForm<'feed', Draft> = {
+function Fields({ shown, draft, change }: FieldsProps<FeedDraft>) {
+  return <FeedFields draft={draft} change={change} workers={mayHaveWorkers(shown)} />;
+}
+
+/** What a feed says; null while nobody has said what was offered. */
+export function feedOf({ food, outcome, spot, way, rushed }: FeedDraft): Saying<'feed'> | null {
+  if (food === null) return null;
+  const said: Pick<BodyOf<'feed'>, 'spot' | 'way' | 'rushed'> = {};
+  if (spot) said.spot = spot;
+  if (way) said.way = way;
+  if (rushed) said.rushed = true;
+  return { food, outcome, ...said };
+}
+
+export const NO_FEED: FeedDraft = { food: null, outcome: 'offered', spot: null, way: null, rushed: false };
+
+export const feed: KindForm<'feed', FeedDraft> = {
   deed: 'Feed',
   keep: 'Keep this feed',
   kept: () => 'Feed kept.',
   begin: (_, body) => ({
-    food: body?.food ?? null,
-    outcome: body?.outcome ?? 'offered',
-    spot: body?.spot ?? null,
-    way: body?.way ?? null,
-    rushed: body?.rushed ?? false,
+    food: body?.food ?? NO_FEED.food,
+    outcome: body?.outcome ?? NO_FEED.outcome,
+    spot: body?.spot ?? NO_FEED.spot,
+    way: body?.way ?? NO_FEED.way,
+    rushed: body?.rushed ?? NO_FEED.rushed,
   }),
-  finish({ food, outcome, spot, way, rushed }) {
-    if (food === null) return null;
-    const said: Pick<BodyOf<'feed'>, 'spot' | 'way' | 'rushed'> = {};
-    if (spot) said.spot = spot;
-    if (way) said.way = way;
-    if (rushed) said.rushed = true;
-    return { food, outcome, ...said };
-  },
+  finish: feedOf,
   Fields,
 };

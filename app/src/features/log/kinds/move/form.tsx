@@ -1,5 +1,4 @@
 import { heatOf } from '@gentle-burrow/core/care';
-import { router } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { usePlaces, useSpecies } from '@/data/queries';
@@ -11,6 +10,7 @@ import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { HEAT_WORDS } from '@/words/heat';
 import type { FieldsProps, KindForm } from '../../kind-form';
+import { go } from '@/ui/way';
 
 interface Draft {
   /** What was chosen before, when it is put right. */
@@ -49,7 +49,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
           ? 'A large step: rapid swings harm. Carry her over in stages, and keep the water end away from heat.'
           : 'Carry it level and slowly: a move disturbs her like a look.'}
       </Words>
-      <Button mode="text" onPress={() => router.navigate('/places' as never)}>
+      <Button mode="text" onPress={() => go('/places')}>
         A new place
       </Button>
     </View>

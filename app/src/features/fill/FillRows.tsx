@@ -9,7 +9,7 @@ import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
-import { fillWords } from './bench-words';
+import { fillWords } from './fill-words';
 
 export interface FillRowsProps {
   tube: TubeHome;

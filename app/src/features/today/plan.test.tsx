@@ -6,9 +6,7 @@ import { CohortPage } from '@/features/cohort/CohortPage';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
 import { planOf, toPrepare } from './plan';
-import { VisitsPage } from './VisitsPage';
-
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
+import { Plan } from './Plan';
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -55,9 +53,10 @@ describe('the plan of a shelf', () => {
 
 test('visits with what to prepare, then all that rests; my days are kept', async () => {
   const server = new PretendServer([waiting('A'), madeQueen('B', 80, [workers(20)])]);
-  show(<VisitsPage />);
+  show(<Plan />);
   expect(await screen.findByText(/in the next three months; the next today/)).toBeTruthy();
   expect(screen.getAllByText(/^Have ready: .*sugar water/).length).toBeGreaterThan(0);
+  fireEvent.click(screen.getByRole('button', { name: 'At rest: 1 tube' }));
   expect(screen.getByText(/^A: until/)).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: /My days/ }));
   fireEvent.click(screen.getByRole('button', { name: 'Sun' }));

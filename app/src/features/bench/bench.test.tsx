@@ -2,17 +2,15 @@ import { stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
 import { WATER_SOURCES } from '@gentle-burrow/core/tube';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { v7 } from 'uuid';
-import { BenchPage } from '@/features/bench/BenchPage';
-import { monthsText } from '@/features/bench/bench-words';
-import { verdictOf } from '@/features/bench/Checks';
+import { FillPage } from '@/features/fill/FillPage';
+import { monthsText } from '@/features/fill/fill-words';
+import { verdictOf } from '@/features/fill/Checks';
 import { LabelsPage } from '@/features/labels/LabelsPage';
 import { PlacesPage } from '@/features/place/PlacesPage';
 import { StockPage } from '@/features/stock/StockPage';
 import { drop, outboxItems } from '@/data/outbox';
 import { setPreferences } from '@/theme/preferences';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
-
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), replace: jest.fn() } }));
 
 afterEach(async () => {
   for (const i of outboxItems()) await drop(i.id);
@@ -26,7 +24,7 @@ const fill = (name: string, value: string) =>
 describe('the bench', () => {
   test('schools of fill on one scale, each with what it comes to; a tap sets the line', async () => {
     new PretendServer([]);
-    show(<BenchPage />);
+    show(<FillPage />);
     const half = await screen.findByRole('radio', { name: /^Half water/ });
     expect(screen.getAllByRole('img', { name: /Tube 16 by 150 mm/ })).toHaveLength(4);
     fireEvent.click(half);
@@ -36,14 +34,14 @@ describe('the bench', () => {
 
   test('a fill that leaves no chamber says why instead of a figure', async () => {
     new PretendServer([]);
-    show(<BenchPage />);
+    show(<FillPage />);
     fill('Inner plug, mm', '30');
     expect((await screen.findAllByText(/leave no chamber/)).length).toBe(1);
   });
 
   test('warming: what it pushes out, in ml and drops, and the safe step', async () => {
     new PretendServer([]);
-    show(<BenchPage />);
+    show(<FillPage />);
     press(/Warming and flood/);
     fill('Bubble, ml', '2');
     fill('From, °C', '20');
@@ -57,7 +55,7 @@ describe('the bench', () => {
 
   test('a size of one’s own is kept in the stock', async () => {
     const server = new PretendServer([]);
-    show(<BenchPage />);
+    show(<FillPage />);
     fireEvent.click(screen.getByRole('radio', { name: /^My own/ }));
     fill('Outside, mm', '14');
     fill('Bore inside, mm', '12');
@@ -69,7 +67,7 @@ describe('the bench', () => {
 
   test('six plugs with what they mean and how to mend them', async () => {
     new PretendServer([]);
-    show(<BenchPage />);
+    show(<FillPage />);
     press(/Is the plug right/);
     expect(screen.getAllByRole('img', { name: /^A plug that is/ })).toHaveLength(6);
     expect(screen.getByText('Use half the cotton. She cannot pass, air can.')).toBeTruthy();

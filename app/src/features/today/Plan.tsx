@@ -1,91 +1,93 @@
 import type { Due } from '@gentle-burrow/core/agenda';
 import { format } from 'date-fns/format';
-import { router } from 'expo-router';
 import { useMemo } from 'react';
-import { Linking, Pressable, StyleSheet, View } from 'react-native';
+import { Linking, StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { dayText, nearText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
+import { Go } from '@/ui/Go';
 import { Said } from '@/ui/Said';
-import { Screen } from '@/ui/Screen';
-import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
+import { tubesText } from '@/features/shelf/arrange';
 import { MyDays } from './MyDays';
 import { planOf, toPrepare, type ShelfPlan } from './plan';
 
 const noon = (day: string) => `${day}T12:00:00.000Z`;
 
-/** When do the tubes want me? As few visits as possible, each with what to have ready; then all that rests. */
-export function VisitsPage() {
+/** How many visits are told at once; the later ones are folded. */
+const FIRST = 1;
+
+/** As few visits as possible, each with what to have ready; then all that rests, and the keeper's own days. */
+export function Plan() {
   const shelf = useShelf();
   const settings = useSettings();
   const rows = shelf.data;
   const plan = useMemo(() => (rows ? planOf(rows, settings, new Date()) : null), [rows, settings]);
-  const names = new Map((rows ?? []).map((r) => [r.queen.id, r.queen.label]));
-  const first = plan?.visits[0];
+  if (!rows || rows.length === 0 || !plan) return null;
+  const names = new Map(rows.map((r) => [r.queen.id, r.queen.label]));
+  const first = plan.visits[0];
+  const later = plan.visits.slice(FIRST);
   return (
-    <Screen question="When do the tubes want me?" back="/">
-      {shelf.loading ? <Loading what="the shelf" /> : null}
-      {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
-      {plan ? (
-        <>
-          <Words kind="answer">
-            {first
-              ? `${visitsText(plan.visits.length)} in the next three months; the next ${nearText(noon(first.day))}.`
-              : 'Nothing wants you in the next three months.'}
+    <>
+      {plan.timers.length > 0 ? (
+        <Sheet tight>
+          <Words kind="heading" level={2}>
+            Within hours
           </Words>
-          {plan.timers.length > 0 ? (
-            <Sheet tight>
-              <Words kind="heading" level={2}>
-                Within hours
-              </Words>
-              {plan.timers.map((d) => (
-                <Line
-                  key={d.id}
-                  due={d}
-                  label={names.get(d.queenId) ?? ''}
-                  until={format(new Date(d.notAfter), 'HH:mm')}
-                />
-              ))}
-            </Sheet>
-          ) : null}
-          {plan.visits.slice(0, 3).map((v) => (
+          {plan.timers.map((d) => (
+            <Line
+              key={d.id}
+              due={d}
+              label={names.get(d.queenId) ?? ''}
+              until={format(new Date(d.notAfter), 'HH:mm')}
+            />
+          ))}
+        </Sheet>
+      ) : null}
+      <Sheet tight>
+        <Words kind="heading" level={2}>
+          Visits ahead
+        </Words>
+        <Words>
+          {first
+            ? `${visitsText(plan.visits.length)} in the next three months; the next ${nearText(noon(first.day))}.`
+            : 'Nothing wants you in the next three months.'}
+        </Words>
+      </Sheet>
+      {plan.visits.slice(0, FIRST).map((v) => (
+        <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
+      ))}
+      {plan.unmet.length > 0 ? <Unmet due={plan.unmet as Due[]} names={names} /> : null}
+      {later.length > 0 ? (
+        <Fold title={`Later: ${visitsText(later.length).toLowerCase()}`}>
+          {later.map((v) => (
             <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
           ))}
-          {plan.visits.length > 3 ? (
-            <Fold title={`Later: ${visitsText(plan.visits.length - 3).toLowerCase()}`}>
-              {plan.visits.slice(3).map((v) => (
-                <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
-              ))}
-            </Fold>
-          ) : null}
-          {plan.unmet.length > 0 ? <Unmet due={plan.unmet as Due[]} names={names} /> : null}
-          <Resting rows={plan.resting} />
-          <Fold title="My days">
-            <MyDays settings={settings} />
-          </Fold>
-          <Fold title="In my own calendar">
-            <Words kind="small">
-              Subscribe to this address, and the visits move with the plan. It is served by this machine
-              alone.
-            </Words>
-            <Words kind="smallBold">{`${window.location.origin}/api/agenda.ics`}</Words>
-            <Button
-              mode="outlined"
-              icon="calendar-export"
-              style={styles.left}
-              onPress={() => void Linking.openURL('/api/agenda.ics')}
-            >
-              Take the visits as a calendar file
-            </Button>
-          </Fold>
-        </>
+        </Fold>
       ) : null}
-    </Screen>
+      <Resting rows={plan.resting} />
+      <Fold title="My days">
+        <MyDays settings={settings} />
+      </Fold>
+      <Fold title="In my own calendar">
+        <Words kind="small">
+          Subscribe to this address, and the visits move with the plan. It is served by this machine alone.
+        </Words>
+        <Words kind="smallBold">{`${window.location.origin}/api/agenda.ics`}</Words>
+        <Button
+          mode="outlined"
+          icon="calendar-export"
+          style={styles.left}
+          onPress={() => void Linking.openURL('/api/agenda.ics')}
+        >
+          Take the visits as a calendar file
+        </Button>
+      </Fold>
+    </>
   );
 }
 
@@ -116,10 +118,9 @@ function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: Reado
 function Line({ due, label, until }: { due: Due; label: string; until: string }) {
   const p = useBurrow();
   return (
-    <Pressable
-      role="link"
+    <Go
+      to={`/queens/${due.queenId}`}
       aria-label={`To ${label}`}
-      onPress={() => router.navigate(`/queens/${due.queenId}` as never)}
       style={[styles.line, { borderBottomColor: p.rule }]}
     >
       <View style={styles.label}>
@@ -129,7 +130,7 @@ function Line({ due, label, until }: { due: Due; label: string; until: string })
         <Said phrase={due.says} />
         <Words kind="small" soft>{`not after ${until}`}</Words>
       </View>
-    </Pressable>
+    </Go>
   );
 }
 
@@ -151,16 +152,13 @@ function Unmet({ due, names }: { due: Due[]; names: ReadonlyMap<string, string> 
 function Resting({ rows }: { rows: ShelfPlan['resting'] }) {
   if (rows.length === 0) return null;
   return (
-    <Sheet tight>
-      <Words kind="heading" level={2}>
-        At rest
-      </Words>
+    <Fold title={`At rest: ${tubesText(rows.length)}`}>
       {rows.map(({ row, until }) => (
         <Words key={row.queen.id}>
           {`${row.queen.label}: ${until ? `until ${dayText(noon(until))}` : 'until further notice'}`}
         </Words>
       ))}
-    </Sheet>
+    </Fold>
   );
 }
 

@@ -1,0 +1,54 @@
+import type { Task } from '@gentle-burrow/core/care';
+import type { QueenView } from '@gentle-burrow/core/view';
+import type { FormKind, PagedKind } from './kind-form';
+
+/** What can be written of a queen. */
+export type Deed = FormKind | PagedKind;
+
+/** By which entry each thing that is asked for is written down. */
+const DEED_OF: Record<Task, Deed> = {
+  feed: 'feed',
+  'take-out': 'feed',
+  look: 'look',
+  'check-water': 'look',
+  plug: 'look',
+  quarantine: 'health',
+  cool: 'move',
+  warm: 'move',
+  winter: 'move',
+  separate: 'note',
+  'fresh-home': 'note',
+  space: 'note',
+  nest: 'note',
+};
+
+/** The usual order, by how often each is written (prior). */
+const USUAL: readonly Deed[] = [
+  'look',
+  'feed',
+  'rest',
+  'note',
+  'move',
+  'sign',
+  'health',
+  'knock',
+  'identify',
+  'loss',
+  'correct',
+];
+
+/** A queen who is dead or away is written of, and put right, but no longer tended. */
+const GONE: readonly Deed[] = ['note', 'correct'];
+
+/** Dead or away; a colony that lives on without her is not. */
+export const isGone = ({ ledger }: QueenView): boolean => ledger.loss !== null && !ledger.loss.orphans;
+
+/** Everything that can be written of her, the likeliest first: what is due, by its end, then what is usual. */
+export function deedsOf(view: QueenView, now: Date): Deed[] {
+  if (isGone(view)) return [...GONE];
+  const due = (view.counsel?.due ?? [])
+    .filter((ask) => Date.parse(ask.notBefore) <= now.getTime())
+    .sort((a, b) => Date.parse(a.notAfter) - Date.parse(b.notAfter))
+    .map((ask) => DEED_OF[ask.task]);
+  return [...new Set([...due, ...USUAL])];
+}

@@ -1,0 +1,21 @@
+import { StyleSheet } from 'react-native';
+import { Button } from 'react-native-paper';
+import { Screen } from '@/ui/Screen';
+import { go } from '@/ui/way';
+import { Words } from '@/ui/Words';
+
+/** An address of a queen whom nobody knows. */
+export function NoSuchQueen() {
+  return (
+    <Screen question="There is no such queen" back="/shelf">
+      <Words>
+        The address may be mistyped, or it comes from another burrow. All who live here stand on the shelf.
+      </Words>
+      <Button mode="contained" icon="test-tube" style={styles.left} onPress={() => go('/shelf')}>
+        To the shelf
+      </Button>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

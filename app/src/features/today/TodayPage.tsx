@@ -1,0 +1,68 @@
+import type { ShelfRow } from '@gentle-burrow/core/view';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { useShelf } from '@/data/queries';
+import { answer, needing } from '@/features/shelf/arrange';
+import { EmptyShelf } from '@/features/shelf/EmptyShelf';
+import { TubeList } from '@/features/shelf/TubeList';
+import { SPACE } from '@/theme/tokens';
+import { lazyPart } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
+import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
+import { go } from '@/ui/way';
+import { Words } from '@/ui/Words';
+
+// planning visits is not needed for the first picture
+const Plan = lazyPart(PAGES.plan);
+
+/** Those who want something now are drawn, up to so many; of those who soon will, as many as make up the least. */
+const MOST = 5;
+const LEAST = 3;
+
+/** What needs me today? The urgent drawn first, then the visits ahead, and a calm answer for all that rest. */
+export function TodayPage() {
+  const shelf = useShelf();
+  const rows = shelf.data;
+  return (
+    <Screen
+      question="What needs me today?"
+      side={
+        <>
+          {shelf.loading ? <Loading what="the shelf" /> : null}
+          {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
+          {rows && rows.length === 0 ? <EmptyShelf /> : null}
+          {rows && rows.length > 0 ? <Needs rows={rows} /> : null}
+        </>
+      }
+    >
+      <Plan />
+    </Screen>
+  );
+}
+
+function Needs({ rows }: { rows: readonly ShelfRow[] }) {
+  const urgent = needing(rows);
+  const now = urgent.filter((r) => r.pressure === 'now').length;
+  return (
+    <>
+      <Words kind="answer">{answer(rows)}</Words>
+      <View style={styles.ways}>
+        <Button mode="outlined" icon="rotate-right" onPress={() => go('/round')}>
+          Go round
+        </Button>
+        <Button mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
+          Feed several
+        </Button>
+      </View>
+      <TubeList
+        sections={urgent.length > 0 ? [{ title: 'Needs you', rows: urgent }] : []}
+        atFirst={Math.max(LEAST, Math.min(MOST, now))}
+      />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

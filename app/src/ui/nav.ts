@@ -1,0 +1,31 @@
+/** The few places that are always reachable: a bar at the thumb on a phone, a rail on a wide screen. */
+export const NAV = [
+  { to: '/', icon: 'white-balance-sunny', title: 'Today' },
+  { to: '/shelf', icon: 'test-tube', title: 'Shelf' },
+  { to: '/bench', icon: 'tools', title: 'Bench' },
+  { to: '/places', icon: 'thermometer', title: 'Places' },
+  { to: '/records', icon: 'notebook-outline', title: 'Records' },
+] as const;
+
+export type NavPlace = (typeof NAV)[number]['to'];
+
+/** Which of them a page belongs to, by the first part of its address. */
+const PART_OF: Record<string, NavPlace> = {
+  '': '/',
+  round: '/',
+  feed: '/',
+  visits: '/',
+  shelf: '/shelf',
+  queens: '/shelf',
+  bench: '/bench',
+  workbench: '/bench',
+  stock: '/bench',
+  labels: '/bench',
+  scan: '/bench',
+  places: '/places',
+  records: '/records',
+  cohort: '/records',
+  settings: '/records',
+};
+
+export const placeOf = (path: string): NavPlace | null => PART_OF[path.split('/')[1] ?? ''] ?? null;

@@ -1,6 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
+import { roving, tabStop } from './roving';
 import { Words } from './Words';
 
 export interface Option<T extends string> {
@@ -36,6 +37,7 @@ export function Choice<T extends string>({
   hideLabel,
 }: ChoiceProps<T>) {
   const p = useBurrow();
+  const at = options.findIndex((o) => o.value === value);
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       {hideLabel ? null : (
@@ -43,13 +45,14 @@ export function Choice<T extends string>({
           {label}
         </Words>
       )}
-      <View style={styles.row}>
-        {options.map((o) => {
+      <View style={styles.row} {...roving('radio')}>
+        {options.map((o, i) => {
           const chosen = o.value === value;
           return (
             <Pressable
               key={o.value}
               role="radio"
+              tabIndex={tabStop(i, at)}
               aria-checked={chosen}
               aria-label={o.hint ? `${o.label}. ${o.hint}` : o.label}
               onPress={() => (chosen && onClear ? onClear() : onChange(o.value))}

@@ -3,10 +3,12 @@ import type { Entry } from '@gentle-burrow/core/log';
 import { counted } from '@gentle-burrow/core/words';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
+import { usePreferences, type Preferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from './dates';
 import { Said } from './Said';
+import { tempDiffText } from './units';
 import { Words } from './Words';
 
 const STATES = {
@@ -18,6 +20,7 @@ const STATES = {
 /** One reason of an answer: met or not, by how much, from which entries, and who says that it matters. */
 export function Reason({ criterion, entries }: { criterion: Criterion; entries: readonly Entry[] }) {
   const p = useBurrow();
+  const { temperature } = usePreferences();
   const state = STATES[criterion.state];
   const color = { met: p.moss, unmet: p.amber, unknown: p.inkSoft }[criterion.state];
   const evidence = criterion.evidence.flatMap((id) => {
@@ -33,7 +36,7 @@ export function Reason({ criterion, entries }: { criterion: Criterion; entries: 
         <Said phrase={criterion.says} />
         <Words kind="small" soft>
           {[
-            marginText(criterion),
+            marginText(criterion, temperature),
             evidence.length > 0 ? `from the ${evidence.join(' and the ')}` : null,
             criterion.source,
           ]
@@ -48,13 +51,13 @@ export function Reason({ criterion, entries }: { criterion: Criterion; entries: 
   );
 }
 
-function marginText({ margin, state }: Criterion): string | null {
+function marginText({ margin, state }: Criterion, unit: Preferences['temperature']): string | null {
   if (!margin || state === 'unknown') return null;
   const size = Math.abs(margin.value);
   const side = margin.value >= 0 ? 'to spare' : 'short';
   if (margin.unit === 'days')
     return `${size < 1 ? 'less than a day' : counted(Math.round(size), 'day')} ${side}`;
-  if (margin.unit === '°C') return `${Math.round(size * 10) / 10} degrees ${side}`;
+  if (margin.unit === '°C') return `${tempDiffText(size, unit)} ${side}`;
   if (margin.unit === 'workers') return `${counted(Math.round(size), 'worker')} ${side}`;
   return null;
 }

@@ -71,7 +71,6 @@ export function Screen({
       {head}
     </>
   );
-  const footing = foot ? <View style={styles.foot}>{foot}</View> : null;
   if (!two)
     return (
       <View role="main" style={styles.fill}>
@@ -86,7 +85,7 @@ export function Screen({
           {side}
           {children}
         </ScrollView>
-        {footing}
+        {foot ? <View style={styles.foot}>{foot}</View> : null}
       </View>
     );
   return (
@@ -103,7 +102,6 @@ export function Screen({
           >
             {side}
           </ScrollView>
-          {footing}
         </View>
         <ScrollView
           style={styles.fill}
@@ -115,6 +113,7 @@ export function Screen({
           {children}
         </ScrollView>
       </View>
+      {foot ? <View style={[styles.foot, styles.footLeft]}>{foot}</View> : null}
     </View>
   );
 }
@@ -136,4 +135,5 @@ const styles = StyleSheet.create({
     maxWidth: COLUMN,
     alignSelf: 'center',
   },
+  footLeft: { alignSelf: 'flex-start' },
 });

@@ -1,19 +1,21 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
-import { parseNumber } from './units';
+import { inUnits, parseNumber } from './units';
 import { Words } from './Words';
 
 /** What is wrong with a field, and how to mend it. */
 export function Fault({ children }: { children: string | undefined }) {
   const p = useBurrow();
+  const units = usePreferences();
   if (!children) return null;
   return (
     <View role="alert">
       <Words kind="small" color={p.clay}>
-        {children}
+        {inUnits(children, units)}
       </Words>
     </View>
   );
@@ -70,10 +72,22 @@ interface NumberFieldProps {
   unit?: string;
   onChange(value: number | null): void;
   fault?: string | undefined;
+  /** Takes the focus when it appears, to be typed in at once. */
+  autoFocus?: boolean;
+  /** Enter was pressed in it. */
+  onEnter?: (() => void) | undefined;
 }
 
 /** A number with its unit. What is typed stays as it was typed, also while it is no number yet. */
-export function NumberField({ label, value, unit, onChange, fault }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  unit,
+  onChange,
+  fault,
+  autoFocus = false,
+  onEnter,
+}: NumberFieldProps) {
   const [typed, setTyped] = useState(value === null ? '' : String(value));
   // the value may be moved from elsewhere: by a drag on the drawing, or by another unit
   const text =
@@ -90,6 +104,8 @@ export function NumberField({ label, value, unit, onChange, fault }: NumberField
         aria-label={unit ? `${label}, ${unit}` : label}
         value={text}
         inputMode="decimal"
+        autoFocus={autoFocus}
+        {...(onEnter ? { onSubmitEditing: onEnter, submitBehavior: 'submit' as const } : {})}
         onChangeText={(t) => {
           setTyped(t);
           onChange(parseNumber(t));

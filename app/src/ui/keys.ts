@@ -14,6 +14,12 @@ export const KEYS = [
   { keys: 'r', does: 'to the records' },
   { keys: 's', does: 'settings' },
   { keys: '?', does: 'this sheet' },
+  {
+    keys: '1 to 4',
+    does: 'in a look: type the count of eggs, larvae, pupae, workers; Enter goes to the next',
+  },
+  { keys: 'q', does: 'in a look: the queen was seen' },
+  { keys: 'Ctrl+Enter', does: 'keep what is written on this page' },
   { keys: '← and →', does: 'on the drawing: move the water line or the queen by 1 mm' },
 ] as const;
 
@@ -32,4 +38,18 @@ export function useKeys(handlers: Record<string, () => void>): void {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [handlers]);
+}
+
+/** Ctrl and Enter keep what is written on a page, from within any field of it. */
+export function useKeepKey(keep: () => void): void {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key !== 'Enter' || !(e.ctrlKey || e.metaKey) || e.defaultPrevented) return;
+      if ((e.target as HTMLElement | null)?.closest('[role="dialog"]')) return;
+      e.preventDefault();
+      keep();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
 }

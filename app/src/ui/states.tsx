@@ -1,7 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { inUnits } from './units';
 import { Words } from './Words';
 
 /** Words that stand still: nothing here moves while the work that is waited for needs the processor. */
@@ -15,12 +17,13 @@ export function Loading({ what }: { what: string }) {
 
 export function Failed({ error, onRetry }: { error: Error; onRetry(): void }) {
   const p = useBurrow();
+  const units = usePreferences();
   return (
     <View style={styles.state} role="alert">
       <Words kind="answer" color={p.clay}>
         This could not be shown.
       </Words>
-      <Words>{`${error.message} What you have written is kept on this device.`}</Words>
+      <Words>{`${inUnits(error.message, units)} What you have written is kept on this device.`}</Words>
       <Button mode="outlined" icon="refresh" onPress={onRetry}>
         Try again
       </Button>

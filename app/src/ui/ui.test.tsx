@@ -71,6 +71,38 @@ describe('a choice', () => {
   });
 });
 
+describe('keys within a group', () => {
+  function Group() {
+    const [value, setValue] = useState<'a' | 'b' | 'c' | null>(null);
+    const three = ['a', 'b', 'c'].map((v) => ({ value: v as 'a', label: v.toUpperCase() }));
+    return (
+      <Choice
+        label="Which"
+        options={three}
+        value={value}
+        onChange={(v) => setValue(v)}
+        onClear={() => setValue(null)}
+      />
+    );
+  }
+  const radio = (name: string) => screen.getByRole('radio', { name });
+  const stops = () => screen.getAllByRole('radio').map((r) => r.getAttribute('tabindex'));
+  test('Tab stops once; arrows choose, Space chooses and takes back, Home and End go to the ends', () => {
+    show(<Group />);
+    expect(stops()).toEqual(['0', '-1', '-1']);
+    radio('A').focus();
+    fireEvent.keyDown(radio('A'), { key: 'ArrowRight' });
+    expect(radio('B').getAttribute('aria-checked')).toBe('true');
+    expect(document.activeElement).toBe(radio('B'));
+    expect(stops()).toEqual(['-1', '0', '-1']);
+    fireEvent.keyDown(radio('B'), { key: 'Home' });
+    fireEvent.keyDown(radio('A'), { key: 'ArrowUp' });
+    expect(radio('C').getAttribute('aria-checked')).toBe('true');
+    fireEvent.keyDown(radio('C'), { key: ' ' });
+    expect(screen.queryByRole('radio', { checked: true })).toBeNull();
+  });
+});
+
 describe('a number field', () => {
   function Field({ start }: { start: number | null }) {
     const [value, setValue] = useState<number | null>(start);

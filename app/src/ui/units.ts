@@ -1,5 +1,7 @@
 import type { Preferences } from '@/theme/preferences';
 
+type Units = Pick<Preferences, 'length' | 'temperature'>;
+
 /** °F and inches exist only here, at the edge: everything else is in °C and mm. */
 export const MM_PER_INCH = 25.4;
 
@@ -14,6 +16,29 @@ export function tempDiffText(diffC: number, unit: Preferences['temperature']): s
 
 export function lengthText(mm: number, unit: Preferences['length']): string {
   return unit === 'in' ? `${round(mm / MM_PER_INCH, 2)} in` : `${round(mm, mm < 10 ? 1 : 0)} mm`;
+}
+
+/** "16 × 150": outside and length of a tube, without the unit, which its heading tells. */
+export const sizeText = (outsideMm: number, lengthMm: number, unit: Preferences['length']): string =>
+  unit === 'in'
+    ? `${round(outsideMm / MM_PER_INCH, 2)} × ${round(lengthMm / MM_PER_INCH, 1)}`
+    : `${outsideMm} × ${lengthMm}`;
+
+const NUMBER = '-?\\d+(?:\\.\\d+)?';
+const MILLIMETRES = new RegExp(`${NUMBER}(?: (?:×|and|by|to) ${NUMBER})* mm\\b`, 'g');
+const DEGREES = new RegExp(`${NUMBER}(?: (?:and|to) ${NUMBER})* °C`, 'g');
+
+/** A sentence of the core, which speaks in mm and °C, in the keeper's units: "lies beyond the tube (5.91 in)". */
+export function inUnits(sentence: string, { length, temperature }: Units): string {
+  const each = (text: string, of: (n: number) => number) =>
+    text.replace(new RegExp(NUMBER, 'g'), (n) => String(of(Number(n))));
+  const lengths =
+    length === 'in'
+      ? sentence.replace(MILLIMETRES, (m) => each(m, (mm) => round(mm / MM_PER_INCH, 2)).replace(/mm$/, 'in'))
+      : sentence;
+  return temperature === 'F'
+    ? lengths.replace(DEGREES, (m) => each(m, (c) => round(c * 1.8 + 32, 0)).replace('°C', '°F'))
+    : lengths;
 }
 
 /** A figure as typed, in the keeper's unit; null when it is no number. A comma is taken as a point. */

@@ -36,7 +36,7 @@ export interface Comparison {
 }
 
 /** Below this many in a group nothing is compared. Prior: with fewer, one queen decides. */
-const LEAST_N = 5;
+export const LEAST_N = 5;
 const LEAST_SEEN = 3;
 const CLEAR = 0.05;
 

@@ -1,5 +1,5 @@
 import { LOOKING_SCHOOLS } from '@gentle-burrow/core/care';
-import { compare, type CohortGroup } from '@gentle-burrow/core/cohort';
+import { compare, LEAST_N, type CohortGroup } from '@gentle-burrow/core/cohort';
 import { daysBetween } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useMemo, useState } from 'react';
@@ -9,6 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
+import { Table } from '@/ui/Table';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { Curves } from './Curves';
@@ -63,7 +64,7 @@ export function CohortPage() {
             {shown.groups.length === 0 ? 'No queen has been taken in yet.' : shown.says}
           </Words>
           <View onLayout={onLayout} />
-          {shown.groups.map((g) => (
+          {shown.groups.filter(isDrawn).map((g) => (
             <Sheet tight key={g.name}>
               <Words kind="heading" level={2}>
                 {g.name}
@@ -72,29 +73,50 @@ export function CohortPage() {
               <Curves group={g} width={width} days={shown.days} />
             </Sheet>
           ))}
-          <Words kind="small" soft>
-            Solid: alive (Kaplan and Meier; dotted, their 95 % interval). Dashed: still without workers
-            (Turnbull, from looks as intervals; a slope where it is not known when). Escaped, given away,
-            joined and infertile queens count as alive until then. Queens bought with workers are left out.
-          </Words>
+          <Few groups={shown.groups.filter((g) => !isDrawn(g))} />
+          {shown.groups.some(isDrawn) ? (
+            <Words kind="small" soft>
+              Solid: alive (Kaplan and Meier; dotted, their 95 % interval). Dashed: still without workers
+              (Turnbull, from looks as intervals; a slope where it is not known when). Escaped, given away,
+              joined and infertile queens count as alive until then. Queens bought with workers are left out.
+            </Words>
+          ) : null}
         </>
       ) : null}
     </Screen>
   );
 }
 
+/** A share is told, and a curve drawn, of as many as may be compared. */
+const isDrawn = (g: CohortGroup): boolean => g.n >= LEAST_N;
+
+/** Groups too small for a share, a line each: equal charts of one queen each would say nothing. */
+function Few({ groups }: { groups: readonly CohortGroup[] }) {
+  if (groups.length === 0) return null;
+  return (
+    <Sheet tight>
+      <Words kind="heading" level={2}>
+        Too few for a share
+      </Words>
+      <Table
+        label="Groups too few for a share"
+        head={['Group', 'Queens', 'Died', 'With workers']}
+        rows={groups.map((g) => [g.name, String(g.n), String(g.died), String(g.founded)])}
+      />
+    </Sheet>
+  );
+}
+
 function groupWords(g: CohortGroup): string {
-  const queens = g.n === 1 ? '1 queen' : `${g.n} queens`;
   const last = g.survival[g.survival.length - 1];
   return [
-    `${queens}, ${g.died} died`,
-    last && g.n >= 5
-      ? `${Math.round(100 * last.survival)} % alive after day ${last.time} (${Math.round(100 * last.low)} to ${Math.round(100 * last.high)})`
-      : g.n < 5
-        ? 'too few for a share'
-        : null,
+    `${g.n} queens, ${g.died} died`,
+    last &&
+      `${Math.round(100 * last.survival)} % alive after day ${last.time} (${Math.round(100 * last.low)} to ${Math.round(100 * last.high)})`,
     `${g.founded} seen with workers`,
-    g.medianDays !== null ? `half of them by about day ${Math.round(g.medianDays)}` : null,
+    g.medianDays !== null && Number.isFinite(g.medianDays)
+      ? `half of them by about day ${Math.round(g.medianDays)}`
+      : null,
   ]
     .filter(Boolean)
     .join(' · ');

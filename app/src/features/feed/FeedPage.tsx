@@ -11,6 +11,7 @@ import { EmptyShelf } from '@/features/shelf/EmptyShelf';
 import { SPACE } from '@/theme/tokens';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
+import { useKeepKey } from '@/ui/keys';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -59,6 +60,7 @@ export function FeedPage() {
     });
     goBack('/');
   };
+  useKeepKey(() => void keep());
   return (
     <Screen
       question="Whom do you feed?"

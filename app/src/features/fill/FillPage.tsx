@@ -70,7 +70,7 @@ export function FillPage() {
   const place = places.find((p) => p.id === d.placeId);
   const tempC = place?.tempC ?? d.tempC;
   const roomRelHumidity = place?.roomRelHumidity ?? d.roomRelHumidity;
-  const sizes = tubeSizes(stock.levels);
+  const sizes = tubeSizes(stock.levels, length);
   const [asking, setAsking] = useState(false);
   const [own, setOwn] = useState(!sizes.some((s) => s.value === d.size));
   const checked = tubeSchema.safeParse({
@@ -128,107 +128,119 @@ export function FillPage() {
     setOwn(false);
   };
   return (
-    <Screen question="How shall her tube be filled?" back="/bench">
-      <Choice
-        label="Tube, outside × length in mm"
-        options={[...sizes, { value: 'own', label: 'My own', hint: 'give its size' }]}
-        value={own ? 'own' : d.size}
-        onChange={choose}
-      />
-      {own ? (
-        <>
-          <View style={styles.row}>
-            {mm('Outside', 'outsideMm')}
-            {mm('Bore inside', 'boreMm')}
-            {mm('Length', 'lengthMm')}
-          </View>
-          <Button
-            mode="outlined"
-            icon="content-save-outline"
-            style={styles.left}
-            disabled={!checked.success}
-            onPress={() => void saveSize()}
-          >
-            Keep this size in my stock
-          </Button>
-        </>
-      ) : null}
-      <View style={styles.for}>
-        <View style={styles.fill}>
-          <Words kind="small">
-            {`For ${profile?.name ?? 'an unknown queen'}, at ${tempText(tempC, temperature)} and ${Math.round(roomRelHumidity * 100)} % humidity${place ? ` (${place.name})` : ''}.`}
-          </Words>
-        </View>
-        <Button mode="text" compact onPress={() => setAsking(!asking)}>
-          {asking ? 'Close' : 'Another queen or room'}
-        </Button>
-      </View>
-      {asking ? (
+    <Screen
+      question="How shall her tube be filled?"
+      back="/bench"
+      side={
         <>
           <Choice
-            label="For a queen like"
-            options={species.map((s) => ({ value: s.id, label: s.name }))}
-            value={d.profileId}
-            onChange={(profileId) => change({ profileId })}
+            label={`Tube, outside × length in ${length}`}
+            options={[...sizes, { value: 'own', label: 'My own', hint: 'give its size' }]}
+            value={own ? 'own' : d.size}
+            onChange={choose}
           />
-          <Choice
-            label="Where it will stand"
-            options={[
-              ...places.map((x) => ({
-                value: x.id,
-                label: x.name,
-                hint: `${fromC(x.tempC, temperature)} °${temperature}, ${Math.round(x.roomRelHumidity * 100)} %`,
-              })),
-              { value: '', label: 'Elsewhere', hint: 'give warmth and humidity' },
-            ]}
-            value={place ? d.placeId : ''}
-            onChange={(placeId) => change({ placeId })}
-          />
-          {place ? null : (
-            <View style={styles.row}>
-              <NumberField
-                label="Temperature"
-                unit={`°${temperature}`}
-                value={Number.isFinite(d.tempC) ? fromC(d.tempC, temperature) : null}
-                onChange={(v) => change({ tempC: v === null ? NaN : toC(v, temperature) })}
-              />
-              <NumberField
-                label="Room humidity"
-                unit="%"
-                value={Number.isFinite(d.roomRelHumidity) ? Math.round(d.roomRelHumidity * 100) : null}
-                onChange={(v) => change({ roomRelHumidity: v === null ? NaN : v / 100 })}
-              />
+          {own ? (
+            <>
+              <View style={styles.row}>
+                {mm('Outside', 'outsideMm')}
+                {mm('Bore inside', 'boreMm')}
+                {mm('Length', 'lengthMm')}
+              </View>
+              <Button
+                mode="outlined"
+                icon="content-save-outline"
+                style={styles.left}
+                disabled={!checked.success}
+                onPress={() => void saveSize()}
+              >
+                Keep this size in my stock
+              </Button>
+            </>
+          ) : null}
+          <View style={styles.for}>
+            <View style={styles.fill}>
+              <Words kind="small">
+                {`For ${profile?.name ?? 'an unknown queen'}, at ${tempText(tempC, temperature)} and ${Math.round(roomRelHumidity * 100)} % humidity${place ? ` (${place.name})` : ''}.`}
+              </Words>
             </View>
-          )}
+            <Button mode="text" compact onPress={() => setAsking(!asking)}>
+              {asking ? 'Close' : 'Another queen, room or measure'}
+            </Button>
+          </View>
+          {asking ? (
+            <>
+              <Choice
+                label="For a queen like"
+                options={species.map((s) => ({ value: s.id, label: s.name }))}
+                value={d.profileId}
+                onChange={(profileId) => change({ profileId })}
+              />
+              <Choice
+                label="Where it will stand"
+                options={[
+                  ...places.map((x) => ({
+                    value: x.id,
+                    label: x.name,
+                    hint: `${fromC(x.tempC, temperature)} °${temperature}, ${Math.round(x.roomRelHumidity * 100)} %`,
+                  })),
+                  { value: '', label: 'Elsewhere', hint: 'give warmth and humidity' },
+                ]}
+                value={place ? d.placeId : ''}
+                onChange={(placeId) => change({ placeId })}
+              />
+              {place ? null : (
+                <View style={styles.row}>
+                  <NumberField
+                    label="Temperature"
+                    unit={`°${temperature}`}
+                    value={Number.isFinite(d.tempC) ? fromC(d.tempC, temperature) : null}
+                    onChange={(v) => change({ tempC: v === null ? NaN : toC(v, temperature) })}
+                  />
+                  <NumberField
+                    label="Room humidity"
+                    unit="%"
+                    value={Number.isFinite(d.roomRelHumidity) ? Math.round(d.roomRelHumidity * 100) : null}
+                    onChange={(v) => change({ roomRelHumidity: v === null ? NaN : v / 100 })}
+                  />
+                </View>
+              )}
+              <Choice
+                label="Closed end"
+                options={[
+                  { value: 'round', label: 'Round' },
+                  { value: 'flat', label: 'Flat' },
+                ]}
+                value={d.end}
+                onChange={(end) => change({ end })}
+              />
+              <Choice
+                label="A share of"
+                options={[
+                  { value: 'length', label: 'its length' },
+                  { value: 'volume', label: 'its volume' },
+                ]}
+                value={d.by}
+                onChange={(by) => change({ by })}
+              />
+            </>
+          ) : null}
           <Choice
-            label="Closed end"
+            label="Will she be fed in the tube?"
             options={[
-              { value: 'round', label: 'Round' },
-              { value: 'flat', label: 'Flat' },
+              { value: 'no', label: 'No' },
+              { value: 'yes', label: 'Yes', hint: `leaves ${lengthText(DIVIDER_MM, length)} for a divider` },
             ]}
-            value={d.end}
-            onChange={(end) => change({ end })}
+            value={d.divider ? 'yes' : 'no'}
+            onChange={(v) => change({ divider: v === 'yes' })}
           />
+          <View style={styles.row}>
+            {mm('Water line', 'waterLineMm')}
+            {mm('Inner plug', 'innerMm')}
+            {mm('Outer plug', 'outerMm')}
+          </View>
         </>
-      ) : null}
-      <Choice
-        label="Will she be fed in the tube?"
-        options={[
-          { value: 'no', label: 'No' },
-          { value: 'yes', label: 'Yes', hint: `leaves ${lengthText(DIVIDER_MM, length)} for a divider` },
-        ]}
-        value={d.divider ? 'yes' : 'no'}
-        onChange={(v) => change({ divider: v === 'yes' })}
-      />
-      <Choice
-        label="A share of"
-        options={[
-          { value: 'length', label: 'its length' },
-          { value: 'volume', label: 'its volume' },
-        ]}
-        value={d.by}
-        onChange={(by) => change({ by })}
-      />
+      }
+    >
       {checked.success && roomFine ? (
         <>
           <FillRows
@@ -256,11 +268,6 @@ export function FillPage() {
             : checked.error.issues[0]?.message}
         </Fault>
       )}
-      <View style={styles.row}>
-        {mm('Water line', 'waterLineMm')}
-        {mm('Inner plug', 'innerMm')}
-        {mm('Outer plug', 'outerMm')}
-      </View>
       <Caution>
         <Words kind="small">
           Push the plug with a rod, never by force: glass breaks into the hand. Gloves and eye protection with

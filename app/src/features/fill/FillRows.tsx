@@ -7,6 +7,8 @@ import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { roving, tabStop } from '@/ui/roving';
+import { inUnits } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { fillWords } from './fill-words';
@@ -24,19 +26,31 @@ export interface FillRowsProps {
 /** The schools of fill, one under the other on one scale, with what each comes to. */
 export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: FillRowsProps) {
   const p = useBurrow();
-  const { length } = usePreferences();
+  const units = usePreferences();
+  const { length } = units;
   const [width, onLayout] = useWidth();
   const inner = Math.max(0, width - 2 * SPACE.s - 2);
   const now = new Date().toISOString();
+  const fills = FILL_SCHOOLS.map((school) => ({
+    school,
+    fill: attempt(() => fillOf(tube, school.share, by, conditions, now)),
+  }));
+  const at = fills.findIndex(({ fill }) => typeof fill === 'object' && Math.abs(fill.lineMm - lineMm) < 0.6);
   return (
-    <View role="radiogroup" aria-label="Method of filling" style={styles.list} onLayout={onLayout}>
-      {FILL_SCHOOLS.map((school, i) => {
-        const fill = attempt(() => fillOf(tube, school.share, by, conditions, now));
-        const chosen = typeof fill === 'object' && Math.abs(fill.lineMm - lineMm) < 0.6;
+    <View
+      role="radiogroup"
+      aria-label="Method of filling"
+      style={styles.list}
+      onLayout={onLayout}
+      {...roving('radio')}
+    >
+      {fills.map(({ school, fill }, i) => {
+        const chosen = i === at;
         return (
           <Pressable
             key={school.id}
             role="radio"
+            tabIndex={tabStop(i, at)}
             aria-checked={chosen}
             aria-label={`${school.name} water: ${school.says}`}
             disabled={typeof fill === 'string'}
@@ -66,7 +80,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
               </>
             ) : (
               <Words kind="small" color={p.clay}>
-                {fill}
+                {inUnits(fill, units)}
               </Words>
             )}
           </Pressable>
@@ -89,14 +103,14 @@ export function attempt<T>(work: () => T): T | string {
 /** What the line set by hand comes to. */
 export function FillWords({ fill }: { fill: Fill | string }) {
   const p = useBurrow();
-  const { length } = usePreferences();
+  const units = usePreferences();
   if (typeof fill === 'string')
     return (
       <Words kind="small" color={p.clay}>
-        {fill}
+        {inUnits(fill, units)}
       </Words>
     );
-  const [first, ...more] = fillWords(fill, length);
+  const [first, ...more] = fillWords(fill, units.length);
   return (
     <View aria-live="polite">
       <Words kind="bold">{first}</Words>

@@ -1,4 +1,6 @@
 import type { StockLevel } from '@gentle-burrow/core/stock';
+import type { Preferences } from '@/theme/preferences';
+import { sizeText } from '@/ui/units';
 import { COMMON_TUBES } from '@/features/intake/tubes';
 
 export interface TubeSize {
@@ -14,7 +16,7 @@ export interface TubeSize {
 }
 
 /** Tubes to choose from: those in stock first, counted, then the common sizes. */
-export function tubeSizes(levels: readonly StockLevel[]): TubeSize[] {
+export function tubeSizes(levels: readonly StockLevel[], unit: Preferences['length']): TubeSize[] {
   const mine = levels.flatMap(({ item, count }): TubeSize[] =>
     item.tube && (item.kind === 'finished-tube' || item.kind === 'empty-tube')
       ? [
@@ -28,6 +30,11 @@ export function tubeSizes(levels: readonly StockLevel[]): TubeSize[] {
         ]
       : [],
   );
-  const common = COMMON_TUBES.map((t): TubeSize => ({ ...t, end: 'round', itemId: null }));
+  const common = COMMON_TUBES.map((t): TubeSize => ({
+    ...t,
+    label: sizeText(t.outsideMm, t.lengthMm, unit),
+    end: 'round',
+    itemId: null,
+  }));
   return [...mine, ...common];
 }

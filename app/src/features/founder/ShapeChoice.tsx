@@ -2,6 +2,7 @@ import { SHAPES } from '@gentle-burrow/core/vocabulary';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { roving, tabStop } from '@/ui/roving';
 import { Words } from '@/ui/Words';
 import { Silhouette, SHAPE_LABELS, type Shape } from './Silhouette';
 
@@ -14,14 +15,15 @@ interface ShapeChoiceProps {
 export function ShapeChoice({ value, onChange }: ShapeChoiceProps) {
   const p = useBurrow();
   return (
-    <View role="radiogroup" aria-label="Her shape" style={styles.row}>
-      {SHAPES.map((shape) => {
+    <View role="radiogroup" aria-label="Her shape" style={styles.row} {...roving('radio')}>
+      {SHAPES.map((shape, i) => {
         const chosen = shape === value;
         const { label, hint } = SHAPE_LABELS[shape];
         return (
           <Pressable
             key={shape}
             role="radio"
+            tabIndex={tabStop(i, value === null ? -1 : SHAPES.indexOf(value))}
             aria-checked={chosen}
             aria-label={`${label}: ${hint}`}
             onPress={() => onChange(chosen ? null : shape)}

@@ -2,11 +2,12 @@ import type { SpeciesBelief } from '@gentle-burrow/core/log';
 import type { FounderType, SpeciesProfile } from '@gentle-burrow/core/species';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { Button, IconButton, RadioButton } from 'react-native-paper';
+import { Button, IconButton, Icon } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { Fault, NumberField, TextField } from '@/ui/fields';
+import { roving, tabStop } from '@/ui/roving';
 import { Words } from '@/ui/Words';
 
 const SURE = [
@@ -52,6 +53,7 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
   const ordered = [...species].sort(
     (a, b) => Number(a.id.startsWith('unknown')) - Number(b.id.startsWith('unknown')),
   );
+  const at = ordered.findIndex((s) => s.id === value.profileId);
   const nameOf = (id: string) => species.find((s) => s.id === id)?.name ?? id;
   const taken = new Set([value.profileId, ...value.others.map((o) => o.profileId)]);
   const rest = Math.round((1 - value.others.reduce((sum, o) => sum + o.share, 0)) * 100);
@@ -59,11 +61,12 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
     onChange({ others: value.others.map((o, k) => (k === i ? { ...o, ...change } : o)) });
   return (
     <>
-      <View role="radiogroup" aria-label="Species">
-        {ordered.map((s) => (
+      <View role="radiogroup" aria-label="Species" {...roving('radio')}>
+        {ordered.map((s, i) => (
           <Pressable
             key={s.id}
             role="radio"
+            tabIndex={tabStop(i, at)}
             aria-checked={value.profileId === s.id}
             aria-label={`${s.name}, ${s.plainName}`}
             onPress={() =>
@@ -72,10 +75,10 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
             style={[styles.species, { borderBottomColor: p.rule }]}
           >
             <View aria-hidden>
-              <RadioButton.Android
-                value={s.id}
-                status={value.profileId === s.id ? 'checked' : 'unchecked'}
-                disabled={false}
+              <Icon
+                source={value.profileId === s.id ? 'radiobox-marked' : 'radiobox-blank'}
+                size={24}
+                color={value.profileId === s.id ? p.moss : p.inkSoft}
               />
             </View>
             <View style={styles.fill}>

@@ -32,7 +32,7 @@ export function StepTube({ places }: { places: readonly Place[] }) {
   const { length } = usePreferences();
   const form = watch();
   const stock = useStock();
-  const sizes = tubeSizes(stock.levels);
+  const sizes = tubeSizes(stock.levels, length);
   const chosen =
     sizes.find((t) => t.itemId !== null && t.itemId === form.itemId) ??
     sizes.find(
@@ -78,7 +78,7 @@ export function StepTube({ places }: { places: readonly Place[] }) {
   return (
     <>
       <Choice
-        label="Tube, outside × length in mm"
+        label={`Tube, outside × length in ${length}`}
         options={[...sizes, OWN]}
         value={own ? 'own' : (chosen?.value ?? 'own')}
         onChange={choose}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Image, Linking, StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
@@ -10,6 +11,7 @@ import { useDraft } from '@/ui/drafts';
 import { NumberField, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
+import { inUnits } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
@@ -24,6 +26,7 @@ interface Draft {
 
 /** Which labels do you want? Letter, species, day, and a code that opens the look of just this queen. */
 export function LabelsPage() {
+  const units = usePreferences();
   const p = useBurrow();
   const rows = (useShelf().data ?? []).filter((r) => !r.lost);
   const species = useSpecies();
@@ -57,7 +60,7 @@ export function LabelsPage() {
         label="Paper"
         options={LABEL_SHEETS.map((s) => ({
           value: s.id,
-          label: s.name,
+          label: inUnits(s.name, units),
           ...(s.id.startsWith('letter')
             ? { hint: 'letter paper' }
             : s.id.startsWith('a4')

@@ -6,6 +6,7 @@ import { Button } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Fault, NumberField } from '@/ui/fields';
+import { roving } from '@/ui/roving';
 import { Words } from '@/ui/Words';
 import { LOTS, SOME, tapNumber } from './look-draft';
 
@@ -17,11 +18,16 @@ interface CountPadProps {
   count: Count | null;
   fault: string | undefined;
   onChange(count: Count | null): void;
+  /** It is to be typed at once. */
+  typing?: boolean;
+  /** Enter was pressed after a number was typed. */
+  onNext?: () => void;
 }
 
 /** Counting one stage with a thumb: none, some, a number, or two numbers for a range. */
-export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
+export function CountPad({ stage, count, fault, onChange, typing = false, onNext }: CountPadProps) {
   const [tapped, setTapped] = useState(false);
+  const [at, setAt] = useState(0);
   const [half, setHalf] = useState<number | null>(null);
   const tap = (n: number) => {
     setTapped(true);
@@ -38,6 +44,17 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
   const chosen = (n: number) => count !== null && (count.low === n || count.high === n);
   const some = count !== null && count.high === null && count.low === 1;
   const lots = count?.word === 'lots';
+  const keys = [
+    { label: 'None', on: chosen(0), onPress: () => tap(0), says: `no ${stage}` },
+    { label: 'Some', on: some, onPress: () => onChange(some ? null : SOME), says: `some ${stage}` },
+    { label: 'Lots', on: lots, onPress: () => onChange(lots ? null : LOTS), says: `lots of ${stage}` },
+    ...NUMBERS.map((n) => ({
+      label: String(n),
+      on: chosen(n),
+      onPress: () => tap(n),
+      says: `${n} ${stage}`,
+    })),
+  ];
   return (
     <View style={styles.pad} role="group" aria-label={`Count of ${stage}`}>
       <View style={styles.head}>
@@ -46,12 +63,9 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
           A larger number next makes a range.
         </Words>
       </View>
-      <View style={styles.keys}>
-        <Key label="None" on={chosen(0)} onPress={() => tap(0)} says={`no ${stage}`} />
-        <Key label="Some" on={some} onPress={() => onChange(some ? null : SOME)} says={`some ${stage}`} />
-        <Key label="Lots" on={lots} onPress={() => onChange(lots ? null : LOTS)} says={`lots of ${stage}`} />
-        {NUMBERS.map((n) => (
-          <Key key={n} label={String(n)} on={chosen(n)} onPress={() => tap(n)} says={`${n} ${stage}`} />
+      <View role="toolbar" aria-label={`Numbers for ${stage}`} style={styles.keys} {...roving('button')}>
+        {keys.map((k, i) => (
+          <Key key={k.label} {...k} stop={i === at} onFocus={() => setAt(i)} />
         ))}
       </View>
       {range ? (
@@ -67,6 +81,8 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
       <View style={styles.fields}>
         <NumberField
           label={`${stage} from`}
+          autoFocus={typing}
+          onEnter={onNext}
           value={count?.low ?? null}
           // an exact count stays exact while its digits are typed
           onChange={(v) => {
@@ -76,6 +92,7 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
         />
         <NumberField
           label={`${stage} to`}
+          onEnter={onNext}
           value={count?.high ?? null}
           onChange={(v) =>
             onChange(
@@ -96,13 +113,25 @@ export function CountPad({ stage, count, fault, onChange }: CountPadProps) {
   );
 }
 
-function Key({ label, on, says, onPress }: { label: string; on: boolean; says: string; onPress(): void }) {
+interface KeyProps {
+  label: string;
+  on: boolean;
+  says: string;
+  /** Tab stops here, of all the keys. */
+  stop: boolean;
+  onPress(): void;
+  onFocus(): void;
+}
+
+function Key({ label, on, says, stop, onPress, onFocus }: KeyProps) {
   const p = useBurrow();
   return (
     <Pressable
       role="button"
       aria-pressed={on}
       aria-label={says}
+      tabIndex={stop ? 0 : -1}
+      onFocus={onFocus}
       onPress={onPress}
       style={[
         styles.key,

@@ -11,6 +11,7 @@ import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { NumberField } from '@/ui/fields';
 import { fromMm, lengthText, toMm } from '@/ui/units';
+import { roving } from '@/ui/roving';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { waterLineFault, type LookDraft } from './look-draft';
@@ -144,7 +145,7 @@ export function LookDrawing({
             ? 'Not seen this time. That is no death.'
             : 'Tap where she sits.'}
       </Words>
-      <View role="tablist" aria-label="Stage to count" style={styles.stages}>
+      <View role="tablist" aria-label="Stage to count" style={styles.stages} {...roving('tab')}>
         {MILESTONES.map((m) => (
           <StageTab key={m} stage={m} on={m === stage} count={draft.counts[m]} onPress={() => onStage(m)} />
         ))}
@@ -186,6 +187,7 @@ function StageTab({ stage, on, count, onPress }: StageTabProps) {
   return (
     <Pressable
       role="tab"
+      tabIndex={on ? 0 : -1}
       aria-selected={on}
       aria-label={`${stage}, ${count ? countText(count) : 'not counted'}`}
       onPress={onPress}

@@ -1,7 +1,7 @@
 import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
 import type { Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { put } from '@/data/outbox';
@@ -22,6 +22,7 @@ import { CountPad } from './CountPad';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
+import { useStages } from './use-stages';
 import { goBack } from '@/ui/way';
 
 /** What do you see? */
@@ -77,7 +78,6 @@ function LookForm({ shown, amended }: LookFormProps) {
     change,
     clear,
   } = useDraft<LookDraft>(`look.${queen.id}.${amended?.id ?? 'new'}`, start);
-  const [stage, setStage] = useState<Milestone>('eggs');
   const [tried, setTried] = useState(false);
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const units = usePreferences();
@@ -113,6 +113,9 @@ function LookForm({ shown, amended }: LookFormProps) {
     goBack(`/queens/${queen.id}`);
   };
 
+  const seen = useCallback(() => change({ queen: 'seen' }), [change]);
+  const { stage, choose, pad } = useStages({ onSeen: seen, onKeep: () => void save() });
+
   const last = view.ledger.lastLook;
   const copyLast = () =>
     change({
@@ -130,6 +133,41 @@ function LookForm({ shown, amended }: LookFormProps) {
     <Screen
       question={amended ? 'What was it really?' : 'What do you see?'}
       back={`/queens/${queen.id}`}
+      side={
+        <>
+          <Words soft>
+            {amended
+              ? `${queen.label}: you are putting right a look. What it said before stays in her log.`
+              : `${queen.label}. Short and planned: queen, brood, water, plug, mould. Then shut the drawer.`}
+          </Words>
+          {!amended && lookVerdict?.answer === 'not yet' && draft.day === null ? (
+            <Caution>
+              <Words kind="small">
+                By your method she should still be left alone. If you have looked already, write it down all
+                the same: the log stays honest.
+              </Words>
+            </Caution>
+          ) : null}
+          <LookDrawing
+            tube={tube}
+            profile={profile}
+            draft={draft}
+            reckonedMm={Math.min(tube.waterLineMm, reckoned)}
+            stage={stage}
+            onStage={choose}
+            onChange={change}
+          />
+          <CountPad
+            key={pad.key}
+            typing={pad.typing}
+            onNext={pad.onNext}
+            stage={stage}
+            count={draft.counts[stage]}
+            fault={faults.counts?.[stage]}
+            onChange={(c) => setCount(stage, c)}
+          />
+        </>
+      }
       foot={
         <View>
           <Fault>
@@ -144,19 +182,6 @@ function LookForm({ shown, amended }: LookFormProps) {
         </View>
       }
     >
-      <Words soft>
-        {amended
-          ? `${queen.label}: you are putting right a look. What it said before stays in her log.`
-          : `${queen.label}. Short and planned: queen, brood, water, plug, mould. Then shut the drawer.`}
-      </Words>
-      {!amended && lookVerdict?.answer === 'not yet' && draft.day === null ? (
-        <Caution>
-          <Words kind="small">
-            By your method she should still be left alone. If you have looked already, write it down all the
-            same: the log stays honest.
-          </Words>
-        </Caution>
-      ) : null}
       <When
         label="Day of the look"
         value={draft}
@@ -164,22 +189,6 @@ function LookForm({ shown, amended }: LookFormProps) {
         amends={amended !== null}
         fault={faults.day}
         onChange={change}
-      />
-      <LookDrawing
-        tube={tube}
-        profile={profile}
-        draft={draft}
-        reckonedMm={Math.min(tube.waterLineMm, reckoned)}
-        stage={stage}
-        onStage={setStage}
-        onChange={change}
-      />
-      <CountPad
-        key={stage}
-        stage={stage}
-        count={draft.counts[stage]}
-        fault={faults.counts?.[stage]}
-        onChange={(c) => setCount(stage, c)}
       />
       {last && !amended ? (
         <Button mode="outlined" icon="content-copy" onPress={copyLast}>

@@ -1,13 +1,13 @@
 import type { Entry } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
-import type { Milestone } from '@gentle-burrow/core/species';
 import type { ShelfRow } from '@gentle-burrow/core/view';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { amendEntry, useQueen, useShelf, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { CountPad } from '@/features/look/CountPad';
 import { EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from '@/features/look/look-draft';
+import { useStages } from '@/features/look/use-stages';
 import { LookDrawing } from '@/features/look/LookDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -166,7 +166,6 @@ function TubeCard({
   const { queen, tube } = facts;
   const { value: draft, change, clear } = useDraft<LookDraft>(`look.${queen.id}.new`, EMPTY_LOOK);
   const food = useDraft<FoodDone>(`round-food.${queen.id}`, NO_FOOD);
-  const [stage, setStage] = useState<Milestone>('eggs');
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const units = usePreferences();
   const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt, tube, units.length);
@@ -187,11 +186,51 @@ function TubeCard({
       onUndo();
     });
   };
-  const checks = checksFor(row, view);
+  const seen = useCallback(() => change({ queen: 'seen' }), [change]);
+  const { stage, choose, pad } = useStages({
+    onSeen: seen,
+    onKeep: () => {
+      if (!touched && settled) void keep('no-change');
+      if (touched && !faults.counts && !faults.water) void keep('looked');
+    },
+  });
+  const checks = checksFor(row, view, units);
   return (
     <Screen
       question={`${queen.label}, ${at} of ${of}`}
       back="/"
+      side={
+        <>
+          <Words kind="latin" soft>
+            {profile?.name ?? 'Unknown'}
+          </Words>
+          <View role="list" aria-label="What to check">
+            {(checks.length > 0 ? checks : ['Is she alive, and is all as it was?']).map((c) => (
+              <View role="listitem" key={c}>
+                <Words>{`· ${c}`}</Words>
+              </View>
+            ))}
+          </View>
+          <LookDrawing
+            tube={tube}
+            profile={profile}
+            draft={draft}
+            reckonedMm={view.counsel?.water.lineMm ?? tube.waterLineMm}
+            stage={stage}
+            onStage={choose}
+            onChange={change}
+          />
+          <CountPad
+            key={pad.key}
+            typing={pad.typing}
+            onNext={pad.onNext}
+            stage={stage}
+            count={draft.counts[stage]}
+            fault={faults.counts?.[stage]}
+            onChange={(c) => change({ counts: { ...draft.counts, [stage]: c } })}
+          />
+        </>
+      }
       foot={
         <View style={styles.foot}>
           <Button mode="outlined" style={styles.fill} onPress={() => onDone('skipped')}>
@@ -219,32 +258,6 @@ function TubeCard({
         </View>
       }
     >
-      <Words kind="latin" soft>
-        {profile?.name ?? 'Unknown'}
-      </Words>
-      <View role="list" aria-label="What to check">
-        {(checks.length > 0 ? checks : ['Is she alive, and is all as it was?']).map((c) => (
-          <View role="listitem" key={c}>
-            <Words>{`· ${c}`}</Words>
-          </View>
-        ))}
-      </View>
-      <LookDrawing
-        tube={tube}
-        profile={profile}
-        draft={draft}
-        reckonedMm={view.counsel?.water.lineMm ?? tube.waterLineMm}
-        stage={stage}
-        onStage={setStage}
-        onChange={change}
-      />
-      <CountPad
-        key={stage}
-        stage={stage}
-        count={draft.counts[stage]}
-        fault={faults.counts?.[stage]}
-        onChange={(c) => change({ counts: { ...draft.counts, [stage]: c } })}
-      />
       <Fault>{faults.counts ? 'Put the counts right, then go on.' : undefined}</Fault>
       <Sheet tight>
         <RoundFood view={view} done={food.value} change={food.change} />

@@ -4,6 +4,8 @@ import type { FeedOutcome, Meal } from '@gentle-burrow/core/vocabulary';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES } from '@gentle-burrow/core/species';
 import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
+import type { Preferences } from '@/theme/preferences';
+import { phraseText } from '@/ui/Said';
 import { AWAITED } from '@/words/stages';
 
 /** What became of one tube in this round. */
@@ -102,11 +104,11 @@ export function noChange(view: QueenView, now: Instant): BodyOf<'look'> {
 }
 
 /** What to check at this tube, and why: what is due, then what is likely to be new. */
-export function checksFor(row: ShelfRow | undefined, view: QueenView): string[] {
+export function checksFor(row: ShelfRow | undefined, view: QueenView, units: Preferences): string[] {
   const next = view.outlook?.next;
   const chance = next ? view.outlook?.events[next].byNow : undefined;
   return [
-    ...(row?.pressure === 'now' || row?.pressure === 'soon' ? ['Needs you: see what next.'] : []),
+    ...(row?.pressure === 'now' || row?.pressure === 'soon' ? [phraseText(row.says, units)] : []),
     ...(next && chance !== undefined
       ? [
           `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${AWAITED[next]}`}? ${Math.round(chance * 100)} % likely by now.`,

@@ -7,6 +7,7 @@ import { Button, IconButton } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
 import { useStock, type ShownStock } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
@@ -15,6 +16,7 @@ import { NumberField, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
+import { fromMm, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 
 export const STOCK_WORDS: Record<StockItem['kind'], string> = {
@@ -174,6 +176,7 @@ function Level({ level }: { level: StockLevel }) {
 }
 
 function NewItem({ onDone }: { onDone(): void }) {
+  const { length } = usePreferences();
   const [id] = useState(() => v7());
   const [item, setItem] = useState<StockItem>({ id, kind: 'finished-tube', name: '', tube: null, lowAt: 2 });
   const [count, setCount] = useState<number | null>(0);
@@ -189,9 +192,10 @@ function NewItem({ onDone }: { onDone(): void }) {
   const mm = (label: string, key: 'outsideMm' | 'boreMm' | 'lengthMm') => (
     <NumberField
       label={label}
-      unit="mm"
-      value={Number.isFinite(size[key]) ? size[key] : null}
-      onChange={(v) => setItem({ ...item, tube: { ...size, [key]: v ?? NaN } })}
+      key={key}
+      unit={length}
+      value={Number.isFinite(size[key]) ? fromMm(size[key], length) : null}
+      onChange={(v) => setItem({ ...item, tube: { ...size, [key]: v === null ? NaN : toMm(v, length) } })}
       fault={checked.error?.issues.find((i) => i.path[0] === 'tube' && i.path[1] === key)?.message}
     />
   );

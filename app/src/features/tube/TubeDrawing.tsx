@@ -2,7 +2,9 @@ import type { TubeHome } from '@gentle-burrow/core/facts';
 import type { Milestone, SpeciesProfile } from '@gentle-burrow/core/species';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
+import { usePreferences } from '@/theme/preferences';
 import { FONTS } from '@/theme/tokens';
+import { MM_PER_INCH } from '@/ui/units';
 import { anatomyOf, drawnNumber, jitter, PILE_AT, tubeInWords, type Counts } from './anatomy';
 import { Ants } from './Ant';
 import { Eggs, Larvae, Pupae } from './Brood';
@@ -63,6 +65,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
     chances,
   } = props;
   const palette = useBurrow();
+  const units = usePreferences();
   const a = anatomyOf(tube);
   const { from, to, height, tall } = scaleOf(tube, width, view);
   if (width <= 0) return null;
@@ -80,7 +83,11 @@ export function TubeDrawing(props: TubeDrawingProps) {
       height={height + (bar * width) / (to - from)}
       viewBox={`${from} ${-tall / 2} ${to - from} ${tall + bar}`}
       role="img"
-      aria-label={tubeInWords(tube, lineMm, counts, { sleeve, queenAtMm: empty ? null : queenAtMm })}
+      aria-label={tubeInWords(tube, lineMm, counts, {
+        sleeve,
+        queenAtMm: empty ? null : queenAtMm,
+        unit: units.length,
+      })}
     >
       <Glass tube={tube} a={a} palette={palette} />
       <Water tube={tube} a={a} lineMm={lineMm} palette={palette} />
@@ -204,14 +211,25 @@ function Mould({ x, r, color }: { x: number; r: number; color: string }) {
   );
 }
 
+/** A length that is easily told, in the keeper's unit. */
+const BARS = { mm: { mm: 10, says: '10 mm' }, in: { mm: MM_PER_INCH / 2, says: '½ in' } } as const;
+
 function ScaleBar({ x, y, color }: { x: number; y: number; color: string }) {
+  const bar = BARS[usePreferences().length];
   return (
     <G>
-      <Line x1={x - 10} y1={y} x2={x} y2={y} stroke={color} strokeWidth={0.4} />
-      <Line x1={x - 10} y1={y - 0.8} x2={x - 10} y2={y + 0.8} stroke={color} strokeWidth={0.4} />
+      <Line x1={x - bar.mm} y1={y} x2={x} y2={y} stroke={color} strokeWidth={0.4} />
+      <Line x1={x - bar.mm} y1={y - 0.8} x2={x - bar.mm} y2={y + 0.8} stroke={color} strokeWidth={0.4} />
       <Line x1={x} y1={y - 0.8} x2={x} y2={y + 0.8} stroke={color} strokeWidth={0.4} />
-      <SvgText x={x - 11.5} y={y + 1.5} fontSize={4.2} fontFamily={FONTS.sans} fill={color} textAnchor="end">
-        10 mm
+      <SvgText
+        x={x - bar.mm - 1.5}
+        y={y + 1.5}
+        fontSize={4.2}
+        fontFamily={FONTS.sans}
+        fill={color}
+        textAnchor="end"
+      >
+        {bar.says}
       </SvgText>
     </G>
   );

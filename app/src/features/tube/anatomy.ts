@@ -2,6 +2,8 @@ import type { TubeHome } from '@gentle-burrow/core/facts';
 import type { CountRange } from '@gentle-burrow/core/quantity';
 import type { Milestone } from '@gentle-burrow/core/species';
 import { countText } from '@gentle-burrow/core/light';
+import type { Preferences } from '@/theme/preferences';
+import { lengthText, sizeText } from '@/ui/units';
 
 /** Where things are in a tube, mm from the closed end. */
 export interface Anatomy {
@@ -39,18 +41,26 @@ export function tubeInWords(
   tube: TubeHome,
   lineMm: number,
   counts: Counts,
-  { sleeve, queenAtMm }: { sleeve?: string | undefined; queenAtMm?: number | null | undefined } = {},
+  {
+    sleeve,
+    queenAtMm,
+    unit = 'mm',
+  }: {
+    sleeve?: string | undefined;
+    queenAtMm?: number | null | undefined;
+    unit?: Preferences['length'];
+  } = {},
 ): string {
   const a = anatomyOf(tube);
   const brood = (['eggs', 'larvae', 'pupae', 'workers'] as const)
     .flatMap((m) => (counts[m] ? [`${m} ${countText(counts[m])}`] : []))
     .join(', ');
   return [
-    `Tube ${tube.outsideMm} by ${tube.lengthMm} mm`,
-    `water to ${Math.round(lineMm)} mm`,
-    `chamber ${Math.round(a.chamberEnd - a.chamberStart)} mm`,
+    `Tube ${sizeText(tube.outsideMm, tube.lengthMm, unit).replace('×', 'by')} ${unit}`,
+    `water to ${lengthText(Math.round(lineMm), unit)}`,
+    `chamber ${lengthText(Math.round(a.chamberEnd - a.chamberStart), unit)}`,
     ...(sleeve ? [`in its sleeve: ${sleeve}`] : []),
-    ...(!sleeve && queenAtMm != null ? [`queen at ${Math.round(queenAtMm)} mm`] : []),
+    ...(!sleeve && queenAtMm != null ? [`queen at ${lengthText(Math.round(queenAtMm), unit)}`] : []),
     ...(!sleeve && brood ? [brood] : []),
   ].join('; ');
 }

@@ -1,4 +1,4 @@
-import { Button } from 'react-native-paper';
+import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { go } from '@/ui/way';

@@ -22,7 +22,15 @@ const waitingPhoto = async (id: string): Promise<Blob | null> =>
   here.get(id) ?? (await get<Blob>(id, store()).catch(() => undefined)) ?? null;
 
 /** Sends one; what is no longer here was sent before. */
-export async function sendPhoto({ id, queenId, at }: { id: string; queenId: string; at: string }): Promise<void> {
+export async function sendPhoto({
+  id,
+  queenId,
+  at,
+}: {
+  id: string;
+  queenId: string;
+  at: string;
+}): Promise<void> {
   const bytes = await waitingPhoto(id);
   if (!bytes) return;
   await call(`/photos/${id}?queen=${queenId}&at=${encodeURIComponent(at)}`, { method: 'PUT', bytes });

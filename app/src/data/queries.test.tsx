@@ -13,10 +13,7 @@ class NearWorker {
   onmessage: ((e: { data: unknown }) => void) | null = null;
   postMessage({ id, facts, settings, now }: ProjectionAsk): void {
     const view = queenView(facts, settings, now, { draws: 300 });
-    setTimeout(
-      () => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view) } }),
-      0,
-    );
+    setTimeout(() => this.onmessage?.({ data: { id, view, row: shelfRow(facts, view) } }), 0);
   }
   terminate(): void {}
 }

@@ -43,7 +43,9 @@ export function refetchAfterSending(client: QueryClient): void {
     await Promise.allSettled([
       ...keys.map((queryKey) => client.invalidateQueries({ queryKey })),
       // nobody has asked for a new queen yet: without this her page would be empty until someone does
-      ...(out.what === 'queen' ? [client.prefetchQuery({ ...queenQuery(out.body.queen.id), staleTime: 0 })] : []),
+      ...(out.what === 'queen'
+        ? [client.prefetchQuery({ ...queenQuery(out.body.queen.id), staleTime: 0 })]
+        : []),
     ]);
   });
 }

@@ -144,6 +144,9 @@ export const WIDE = 900;
 /** From this width on a colony's page has the shelf beside it. */
 export const WIDEST = 1200;
 
+/** Below this height nothing stays at the foot of a page, px. */
+export const LOW = 560;
+
 /** Width of the rail with the places, px. */
 export const RAIL = 88;
 

@@ -1,10 +1,11 @@
 import { onlineManager } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Icon } from 'react-native-paper';
+import { Icon } from 'react-native-paper';
 import { drop, useOutbox } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from './Button';
 import { Words } from './Words';
 
 const subscribe = (listener: () => void) => onlineManager.subscribe(listener);

@@ -1,7 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
+import { Button } from './Button';
 import { Words } from './Words';
 
 /**

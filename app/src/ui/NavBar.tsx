@@ -48,9 +48,17 @@ export function NavBar({ wide }: { wide: boolean }) {
 }
 
 const styles = StyleSheet.create({
-  bar: { flexDirection: 'row', borderTopWidth: 1 },
+  // in two rows where the words have no room in one
+  bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1 },
   rail: { width: RAIL, borderRightWidth: 1, paddingTop: SPACE.l, gap: SPACE.xs },
   place: { alignItems: 'center', justifyContent: 'center', gap: 2 },
-  barPlace: { flex: 1, minHeight: 54, borderTopWidth: 3, marginTop: -1 },
+  barPlace: {
+    flexGrow: 1,
+    minWidth: 60,
+    paddingHorizontal: 2,
+    minHeight: 54,
+    borderTopWidth: 3,
+    marginTop: -1,
+  },
   railPlace: { minHeight: 64, borderLeftWidth: 3 },
 });

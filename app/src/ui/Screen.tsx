@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View, type Text } from 'react-native';
 import { IconButton } from 'react-native-paper';
-import { COLUMN, SIDE, SPACE, TARGET, WIDE } from '@/theme/tokens';
+import { COLUMN, LOW, SIDE, SPACE, TARGET, WIDE } from '@/theme/tokens';
 import { goBack } from './way';
 import { Words } from './Words';
 
@@ -48,6 +48,8 @@ export function Screen({
     const element = heading.current as unknown as HTMLElement | null;
     element?.focus({ preventScroll: true });
   }, []);
+  // on a low window what stands at the foot would leave no room to read in
+  const low = useWindowDimensions().height < LOW;
   const two = useIsWide() && side !== undefined;
   const top = (
     <>
@@ -84,8 +86,9 @@ export function Screen({
           {top}
           {side}
           {children}
+          {low ? foot : null}
         </ScrollView>
-        {foot ? <View style={styles.foot}>{foot}</View> : null}
+        {foot && !low ? <View style={styles.foot}>{foot}</View> : null}
       </View>
     );
   return (

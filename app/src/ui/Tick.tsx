@@ -41,6 +41,6 @@ export function Tick({ label, says, on, onPress }: TickProps) {
 }
 
 const styles = StyleSheet.create({
-  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: TARGET },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: TARGET, maxWidth: '100%' },
   words: { flexShrink: 1 },
 });

@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from './Button';
 import { dismissUndo, undoLast, useUndoable } from './undo';
 import { Words } from './Words';
 

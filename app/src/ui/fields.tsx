@@ -180,5 +180,5 @@ function Native({
 
 const styles = StyleSheet.create({
   field: { gap: SPACE.xs },
-  number: { minWidth: 104, flexGrow: 1, flexBasis: 0 },
+  number: { flexGrow: 1, flexShrink: 1, flexBasis: 104, minWidth: 0 },
 });

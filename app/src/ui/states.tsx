@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from './Button';
 import { inUnits } from './units';
 import { Words } from './Words';
 

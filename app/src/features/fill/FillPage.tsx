@@ -2,12 +2,12 @@ import { tubeSchema } from '@gentle-burrow/core/facts';
 import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
 import { usePlaces, useSettings, useSpecies, useStock } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
 import { Fault, NumberField } from '@/ui/fields';
@@ -312,6 +312,6 @@ const NEVER = '2000-01-01T00:00:00.000Z';
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   left: { alignSelf: 'flex-start' },
-  for: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
-  fill: { flex: 1 },
+  for: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: SPACE.s },
+  fill: { flexGrow: 1, flexShrink: 1, flexBasis: 200 },
 });

@@ -1,11 +1,11 @@
 import { LABEL_SHEETS } from '@gentle-burrow/core/labels';
 import { useState } from 'react';
 import { Image, Linking, StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
 import { NumberField, TextField } from '@/ui/fields';
@@ -158,7 +158,7 @@ export function LabelsPage() {
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
-  fill: { flex: 2, minWidth: 200 },
+  fill: { flexGrow: 2, flexShrink: 1, flexBasis: 200, minWidth: 0 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
   queens: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.l },
   preview: { gap: SPACE.s },

@@ -1,9 +1,9 @@
 import { queenOfAddress } from '@gentle-burrow/core/labels';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { goInstead } from '@/ui/way';

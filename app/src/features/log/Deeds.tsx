@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { go } from '@/ui/way';
 import type { Deed } from './deed';
 import type { FormKind } from './kind-form';

@@ -1,9 +1,9 @@
 import { effectiveEntries, type BodyOf, type EntryBody } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { amendEntry, writeEntry, type ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { offerUndo } from '@/ui/undo';

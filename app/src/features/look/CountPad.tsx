@@ -2,9 +2,9 @@ import type { Count } from '@gentle-burrow/core/facts';
 import { countText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Fault, NumberField } from '@/ui/fields';
 import { roving } from '@/ui/roving';
 import { Words } from '@/ui/Words';
@@ -160,5 +160,5 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   only: { alignSelf: 'flex-start' },
-  fields: { flexDirection: 'row', gap: SPACE.s },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

@@ -1,9 +1,10 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { forgetPhoto, keepPhoto } from '@/data/photos';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Fault } from '@/ui/fields';
 import { Words } from '@/ui/Words';
 import { Picture } from './Picture';

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import type { ShownQueen } from '@/data/queries';
 import { WhatIfPanel, workersText } from '@/features/what-if/WhatIfPanel';
+import { Button } from '@/ui/Button';
 import { bandText, dayText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { go } from '@/ui/way';

@@ -1,10 +1,11 @@
 import { effectiveEntries, type EffectiveEntry } from '@gentle-burrow/core/log';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Icon, IconButton } from 'react-native-paper';
+import { Icon, IconButton } from 'react-native-paper';
 import { amendEntry, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';

@@ -1,11 +1,12 @@
 import { addDays, daysText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 import { amendEntry, writeEntry } from '@/data/queries';
 import { kindIcon } from '@/features/log/kind-views';
 import { REST_TERMS } from '@/features/log/kinds/rest/form';
 import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { openDeeds } from '@/ui/open-deeds';
 import { offerUndo } from '@/ui/undo';
 import { go } from '@/ui/way';

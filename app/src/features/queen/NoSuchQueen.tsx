@@ -1,5 +1,5 @@
 import { StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
+import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';

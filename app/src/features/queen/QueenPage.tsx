@@ -1,7 +1,6 @@
 import { effectiveEntries, isWithdrawn } from '@gentle-burrow/core/log';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { RefusedError } from '@/data/network';
 import { amendEntry, useQueen, useSpecies, type ShownQueen } from '@/data/queries';
 import { Deeds } from '@/features/log/Deeds';
@@ -9,6 +8,7 @@ import { deedsOf, isGone, type Deed } from '@/features/log/deed';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/keys';
 import { Said } from '@/ui/Said';
 import { Screen, useIsWide } from '@/ui/Screen';

@@ -1,9 +1,9 @@
 import { provenanceText, STAGES, type Provenance, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { lengthText, tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';

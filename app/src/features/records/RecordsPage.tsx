@@ -1,7 +1,7 @@
 import type { PlaceChoice } from '@gentle-burrow/core/records';
 import { useState } from 'react';
 import { Linking, StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';

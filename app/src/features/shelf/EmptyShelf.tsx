@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { SAMPLE_TUBE } from '@/features/intake/tubes';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { go } from '@/ui/way';

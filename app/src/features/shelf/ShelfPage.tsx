@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
 import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';

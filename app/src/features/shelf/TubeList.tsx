@@ -1,10 +1,10 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useSpecies } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TUBE_COLUMN, WIDE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 import { tubesText, type Section } from './arrange';
 import { ShelfTube } from './ShelfTube';

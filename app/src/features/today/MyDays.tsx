@@ -1,10 +1,11 @@
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 import { put } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { dayInput, dayText } from '@/ui/dates';
 import { DateField } from '@/ui/fields';
 import { Words } from '@/ui/Words';

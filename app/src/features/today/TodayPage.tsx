@@ -1,11 +1,11 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useShelf } from '@/data/queries';
 import { answer, needing } from '@/features/shelf/arrange';
 import { EmptyShelf } from '@/features/shelf/EmptyShelf';
 import { TubeList } from '@/features/shelf/TubeList';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { lazyPart } from '@/ui/lazy-page';
 import { PAGES } from '@/ui/pages';
 import { Screen } from '@/ui/Screen';

@@ -1,9 +1,9 @@
 import { heatOf } from '@gentle-burrow/core/care';
 import { View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { usePlaces, useSpecies } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Caution } from '@/ui/Sheet';
 import { tempText } from '@/ui/units';

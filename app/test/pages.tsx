@@ -12,6 +12,12 @@ export function Colony({ id }: { id: string }) {
 
 /** The intake, at the step that the address asks for. */
 export function Intake() {
-  const { step } = useLocalSearchParams<{ step?: string }>();
-  return <NewQueenPage key={step} step={step === undefined ? null : Number(step) - 1} />;
+  const { step, begun } = useLocalSearchParams<{ step?: string; begun?: string }>();
+  return (
+    <NewQueenPage
+      key={step}
+      step={step === undefined ? null : Number(step) - 1}
+      begun={begun !== undefined}
+    />
+  );
 }

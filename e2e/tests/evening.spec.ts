@@ -173,7 +173,7 @@ test('labels are printed, and one is scanned back from a picture', async ({ page
 
   const { picture, id } = await drawnLabel(page, demo, 'png');
   await page.goto(`${demo.url}/scan`);
-  const file = page.getByLabel('Or a picture of the label');
+  const file = page.getByLabel('A picture of the label');
   await file.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
   await expect(page.getByText(/No code was found in that picture/)).toBeVisible();
   await file.setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: picture });

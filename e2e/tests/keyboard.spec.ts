@@ -24,6 +24,23 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
     throw new Error(`no ${name} by Tab`);
   };
 
+  /** Tab into a group of one stop, then the arrows to the one that is meant. */
+  const chooseBy = async (group: string, name: RegExp) => {
+    const inGroup = () =>
+      page.evaluate(
+        (g) => document.activeElement?.closest('[role="radiogroup"]')?.getAttribute('aria-label') === g,
+        group,
+      );
+    for (let i = 0; i < 60 && !(await inGroup()); i++) await press('Tab');
+    const wanted = page.getByRole('radiogroup', { name: group, exact: true }).getByRole('radio', { name });
+    for (let i = 0; i < 12; i++) {
+      if (await wanted.evaluate((e) => e === document.activeElement)) break;
+      await press('ArrowRight');
+    }
+    if ((await wanted.getAttribute('aria-checked')) !== 'true') await press('Space');
+    await expect(wanted).toHaveAttribute('aria-checked', 'true');
+  };
+
   /** The browser's language decides in which order a date input is typed. */
   const typeDay = async (label: string, ago: number) => {
     const field = page.getByLabel(label);
@@ -40,9 +57,7 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
 
   await press('n');
   await expect(page.getByRole('heading', { name: 'How did she come to you?' })).toBeVisible();
-  await tabTo(/^Caught walking/);
-  await press('Enter');
-  await expect(page.getByRole('radio', { name: 'Caught walking' })).toHaveAttribute('aria-checked', 'true');
+  await chooseBy('How found', /^Caught walking/);
   await typeDay('Day she came into her tube', 40);
   const next = async (question: string) => {
     await tabTo(/^Next$/);
@@ -51,8 +66,7 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   };
   await next('Is she healthy?');
   await next('What is she?');
-  await tabTo(/^Tetramorium immigrans/);
-  await press('Enter');
+  await chooseBy('Species', /^Tetramorium immigrans/);
   await next('Which tube, and how full?');
   await next('Where does she stand?');
   await tabTo(/^Name of the place/);
@@ -66,9 +80,9 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await leaveField();
   await press('l');
   await expect(page.getByRole('heading', { name: 'What do you see?' })).toBeVisible();
-  await tabTo(/^Another day/);
-  await press('Enter');
+  await chooseBy('When', /^Another day/);
   await typeDay('Day of the look', 20);
+  await page.getByRole('heading', { name: 'What do you see?' }).focus();
   await tabTo(/^Water line$/, 'slider');
   const line = page.getByRole('slider', { name: 'Water line' });
   const at = Number(await line.getAttribute('aria-valuenow'));
@@ -102,8 +116,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   // today's look has a slip in it
   await leaveField();
   await press('l');
-  await tabTo(/^larvae, not counted/, 'tab');
-  await press('Enter');
+  await tabTo(/^eggs, not counted/, 'tab');
+  await press('ArrowRight');
   await tabTo(/^larvae from/);
   await page.keyboard.type('40');
   await tabTo(/Keep this look$/);
@@ -116,8 +130,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await tabTo(/^Amend: Look/);
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
-  await tabTo(/^larvae, 40/, 'tab');
-  await press('Enter');
+  await tabTo(/^eggs, /, 'tab');
+  await press('ArrowRight');
   await tabTo(/^larvae from/);
   await page.keyboard.press('Control+A');
   await page.keyboard.type('4');
@@ -127,6 +141,34 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await page.reload();
   await expect(page.getByText(/Amended .*larvae 40/)).toBeVisible();
   await expect(page.getByText(/larvae 4\b/).first()).toBeVisible();
+});
+
+test('a look with all counts takes no more than fifteen keys', async ({ page, demo }) => {
+  const id = await demo.queenId('S1');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
+  let keys = 0;
+  const press = async (key: string) => {
+    await page.keyboard.press(key);
+    keys++;
+  };
+  await press('l');
+  await expect(page.getByRole('heading', { name: 'What do you see?' })).toBeVisible();
+  await press('q');
+  await press('1');
+  for (const [stage, n] of [
+    ['eggs', '8'],
+    ['larvae', '5'],
+    ['pupae', '2'],
+    ['workers', '0'],
+  ] as const) {
+    await expect(page.getByRole('textbox', { name: `${stage} from` })).toBeFocused();
+    await press(n);
+    if (stage !== 'workers') await press('Enter');
+  }
+  await press('Control+Enter');
+  await expect(page.getByText(/eggs 8, larvae 5, pupae 2, workers none/)).toBeVisible();
+  expect(keys).toBeLessThanOrEqual(15);
 });
 
 test('keys move along the shelf, and a sheet lists them', async ({ page, demo }) => {

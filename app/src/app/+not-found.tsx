@@ -7,7 +7,7 @@ export default function NotFound() {
   return (
     <Screen question="There is no such page." back="/">
       <Words>The address may be mistyped, or from an older version.</Words>
-      <Button mode="contained" onPress={() => go('/')}>
+      <Button mode="contained" onPress={() => go('/shelf')}>
         To the shelf
       </Button>
     </Screen>

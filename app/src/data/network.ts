@@ -46,6 +46,10 @@ export class RefusedError extends Error {
   }
 }
 
+/** Whether there is nothing of that address: it was never there, or is no address at all. */
+export const isUnknown = (error: Error | null): boolean =>
+  error instanceof RefusedError && (error.status === 404 || error.status === 400);
+
 /** The server could not be reached. */
 export class UnreachableError extends Error {}
 

@@ -44,12 +44,14 @@ export function useKeys(handlers: Record<string, () => void>): void {
 export function useKeepKey(keep: () => void): void {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.key !== 'Enter' || !(e.ctrlKey || e.metaKey) || e.defaultPrevented) return;
+      if (e.key !== 'Enter' || !(e.ctrlKey || e.metaKey)) return;
       if ((e.target as HTMLElement | null)?.closest('[role="dialog"]')) return;
       e.preventDefault();
+      e.stopPropagation();
       keep();
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    // before the field that is typed in takes Enter for its own
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
   });
 }

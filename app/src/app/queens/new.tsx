@@ -5,6 +5,6 @@ import { PAGES } from '@/ui/pages';
 const NewQueenPage = lazyPage(PAGES.intake);
 
 export default function NewQueenRoute() {
-  const { step } = useLocalSearchParams<{ step?: string }>();
-  return <NewQueenPage step={step === undefined ? null : Number(step) - 1} />;
+  const { step, begun } = useLocalSearchParams<{ step?: string; begun?: string }>();
+  return <NewQueenPage step={step === undefined ? null : Number(step) - 1} begun={begun !== undefined} />;
 }

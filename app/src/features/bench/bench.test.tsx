@@ -7,7 +7,7 @@ import { monthsText } from '@/features/fill/fill-words';
 import { verdictOf } from '@/features/fill/Checks';
 import { LabelsPage } from '@/features/labels/LabelsPage';
 import { PlacesPage } from '@/features/place/PlacesPage';
-import { StockPage } from '@/features/stock/StockPage';
+import { moveText, StockPage } from '@/features/stock/StockPage';
 import { drop, outboxItems } from '@/data/outbox';
 import { setPreferences } from '@/theme/preferences';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
@@ -89,6 +89,13 @@ describe('the bench', () => {
 });
 
 describe('the stock', () => {
+  test.each([
+    ['used', -1, '1 used'],
+    ['made', 6, '6 made'],
+    ['counted', -2, 'counted, 2 fewer than thought'],
+    ['counted', 7, 'counted, 7 more than thought'],
+  ] as const)('%s %d is said as "%s"', (why, delta, says) => expect(moveText({ why, delta })).toBe(says));
+
   const item = stockItemSchema.parse({ id: v7(), kind: 'plug', name: 'Dry plugs', lowAt: 2 });
   test('one tap uses one; undo and counting are moves too', async () => {
     const server = new PretendServer([]);

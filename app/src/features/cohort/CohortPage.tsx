@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useSettings, useShelf, useSpecies } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
@@ -71,6 +72,17 @@ export function CohortPage() {
               </Words>
               <Words kind="small">{groupWords(g)}</Words>
               <Curves group={g} width={width} days={shown.days} />
+              <Fold title="As a table">
+                <Table
+                  label={`Share of ${g.name} alive, by day`}
+                  head={['After day', 'Alive', '95 % interval']}
+                  rows={g.survival.map((s) => [
+                    String(s.time),
+                    `${percent(s.survival)} %`,
+                    `${percent(s.low)} to ${percent(s.high)} %`,
+                  ])}
+                />
+              </Fold>
             </Sheet>
           ))}
           <Few groups={shown.groups.filter((g) => !isDrawn(g))} />
@@ -107,12 +119,14 @@ function Few({ groups }: { groups: readonly CohortGroup[] }) {
   );
 }
 
+const percent = (share: number): number => Math.round(100 * share);
+
 function groupWords(g: CohortGroup): string {
   const last = g.survival[g.survival.length - 1];
   return [
     `${g.n} queens, ${g.died} died`,
     last &&
-      `${Math.round(100 * last.survival)} % alive after day ${last.time} (${Math.round(100 * last.low)} to ${Math.round(100 * last.high)})`,
+      `${percent(last.survival)} % alive after day ${last.time} (${percent(last.low)} to ${percent(last.high)})`,
     `${g.founded} seen with workers`,
     g.medianDays !== null && Number.isFinite(g.medianDays)
       ? `half of them by about day ${Math.round(g.medianDays)}`

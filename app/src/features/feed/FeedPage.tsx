@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { useKeepKey } from '@/ui/keys';
+import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -33,7 +34,7 @@ const EMPTY: Draft = { chosen: [], feed: NO_FEED, when: NOW, text: '' };
 /** Whom do you feed? One meal written of several queens at once. */
 export function FeedPage() {
   const shelf = useShelf();
-  const { value: draft, change, clear } = useDraft<Draft>('feed-several', EMPTY);
+  const { value: draft, change, clear, kept } = useDraft<Draft>('feed-several', EMPTY);
   const now = new Date();
   const rows = useMemo(() => (shelf.data ? feedable(shelf.data, new Date()) : null), [shelf.data]);
   const chosen = (rows ?? []).map(({ row }) => row).filter((r) => draft.chosen.includes(r.queen.id));
@@ -67,6 +68,7 @@ export function FeedPage() {
       back="/"
       side={
         <>
+          <Returned kept={kept} onDiscard={clear} />
           {shelf.loading ? <Loading what="the shelf" /> : null}
           {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
           {rows && rows.length === 0 ? <EmptyShelf /> : null}

@@ -7,6 +7,7 @@ import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
+import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
@@ -37,6 +38,8 @@ const QUESTIONS = [
 ];
 /** The address of the intake, and of a step of it: each step can be gone back from. */
 const INTAKE = '/queens/new';
+/** Ends the address when something begun earlier is come back to. */
+const BEGUN = '&begun=1';
 const stepAddress = (step: number): string => `${INTAKE}?step=${step + 1}`;
 const LAST = QUESTIONS.length - 1;
 
@@ -49,13 +52,20 @@ interface Draft {
 const writtenIn = ({ label: _label, placeId: _placeId, ...rest }: Partial<QueenForm>): string =>
   JSON.stringify(rest);
 
+interface NewQueenPageProps {
+  /** Which step the address asks for; null on coming here. */
+  step: number | null;
+  /** What was begun earlier is come back to. */
+  begun: boolean;
+}
+
 /** Takes a queen in, in the order in which the hands work: five short steps, each kept while it is typed. */
-export function NewQueenPage({ step: asked }: { step: number | null }) {
+export function NewQueenPage({ step: asked, begun }: NewQueenPageProps) {
   const [draft] = useState(() => readDraft<Draft>(DRAFT));
   const step = Math.min(LAST, Math.max(0, asked ?? 0));
   // what was begun before is gone on with where it was left
   useEffect(() => {
-    if (asked === null) goInstead(stepAddress(draft?.step ?? 0), INTAKE);
+    if (asked === null) goInstead(`${stepAddress(draft?.step ?? 0)}${draft ? BEGUN : ''}`, INTAKE);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- on coming here alone
   }, []);
   const setStep = (to: number) => (to < step ? goBack(stepAddress(to)) : go(stepAddress(to)));
@@ -151,12 +161,13 @@ export function NewQueenPage({ step: asked }: { step: number | null }) {
             kind="small"
             soft
           >{`Step ${step + 1} of ${QUESTIONS.length}. What you write is kept if you leave.`}</Words>
-          {draft ? (
+          {draft && !begun ? (
             <Button compact mode="text" onPress={startOver}>
               Start over
             </Button>
           ) : null}
         </View>
+        <Returned kept={begun} onDiscard={startOver} />
         {step === 0 ? <LikeTheLast places={places} /> : null}
         {step === 0 ? <StepOrigin /> : null}
         {step === 0 && doubts.some((d) => askedBack.includes(d)) ? (

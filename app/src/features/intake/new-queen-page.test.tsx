@@ -89,7 +89,8 @@ test('leaving halfway loses nothing; starting over does', async () => {
   expect((screen.getByRole('textbox', { name: 'Name of the place' }) as HTMLInputElement).value).toBe(
     'Shoe box',
   );
-  press('Start over');
+  expect(screen.getByText(/What you began earlier is here again/)).toBeTruthy();
+  press('Discard it');
   await heading('How did she come to you?');
 });
 

@@ -2,7 +2,7 @@ import { queenOfAddress } from '@gentle-burrow/core/labels';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
-import { FONTS, SPACE, TARGET } from '@/theme/tokens';
+import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -15,6 +15,7 @@ const reader = () => import('./read-code');
 export function ScanPage() {
   const p = useBurrow();
   const video = useRef<HTMLVideoElement>(null);
+  const file = useRef<HTMLInputElement>(null);
   const [on, setOn] = useState(false);
   const [says, setSays] = useState<string | null>(null);
 
@@ -48,11 +49,11 @@ export function ScanPage() {
     };
   }, [on]);
 
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (picture: File | undefined) => {
+    if (!picture) return;
     setSays('Reading the picture …');
     const { readPicture } = await reader();
-    const text = await readPicture(file);
+    const text = await readPicture(picture);
     if (text === null)
       setSays(
         'No code was found in that picture. Take it closer, in good light, with the whole code and its white rim.',
@@ -85,18 +86,22 @@ export function ScanPage() {
         >
           {on ? 'Camera off' : 'Use the camera'}
         </Button>
-      </View>
-      <label style={{ display: 'flex', flexDirection: 'column', gap: 4 }}>
-        <Words kind="smallBold" soft>
-          Or a picture of the label
-        </Words>
+        <Button mode="outlined" icon="image-outline" onPress={() => file.current?.click()}>
+          Choose a picture
+        </Button>
         <input
+          ref={file}
           type="file"
           accept="image/*"
-          onChange={(e) => void read(e.target.files?.[0])}
-          style={{ font: `16px ${FONTS.sans}`, color: p.ink, minHeight: TARGET, padding: '8px 0' }}
+          aria-label="A picture of the label"
+          tabIndex={-1}
+          style={{ display: 'none' }}
+          onChange={(e) => {
+            void read(e.target.files?.[0]);
+            e.target.value = '';
+          }}
         />
-      </label>
+      </View>
       {says ? (
         <View role="status">
           <Words color={says.startsWith('Reading') ? p.ink : p.clay}>{says}</Words>
@@ -109,12 +114,12 @@ export function ScanPage() {
 function cameraWords(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
   if (name === 'NotAllowedError')
-    return 'The browser does not let this page use the camera. Allow it in the address bar, or choose a picture below.';
+    return 'The browser does not let this page use the camera. Allow it in the address bar, or choose a picture instead.';
   if (name === 'NotFoundError' || name === 'OverconstrainedError')
-    return 'There is no camera here. Choose a picture below.';
+    return 'There is no camera here. Choose a picture instead.';
   if (typeof navigator !== 'undefined' && !navigator.mediaDevices)
-    return 'A browser gives the camera only to pages from this machine or by https. Choose a picture below.';
-  return 'The camera cannot be used now: another program may hold it. Choose a picture below.';
+    return 'A browser gives the camera only to pages from this machine or by https. Choose a picture instead.';
+  return 'The camera cannot be used now: another program may hold it. Choose a picture instead.';
 }
 
 const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s } });

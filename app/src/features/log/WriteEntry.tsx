@@ -6,6 +6,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
+import { Returned } from '@/ui/Returned';
 import { offerUndo } from '@/ui/undo';
 import type { FormKind, KindForm } from './kind-form';
 import { KIND_FORMS } from './kind-forms';
@@ -36,7 +37,10 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
     fields: form.begin(shown, amends?.body ?? null),
     text: amends?.body.text ?? '',
   }));
-  const { value, change, clear } = useDraft<Written>(`${kind}.${queen.id}.${amends?.id ?? 'new'}`, start);
+  const { value, change, clear, kept } = useDraft<Written>(
+    `${kind}.${queen.id}.${amends?.id ?? 'new'}`,
+    start,
+  );
   const { when, fields } = value;
   const text = value.text.trim();
   const now = new Date();
@@ -58,6 +62,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
   };
   return (
     <View style={styles.form}>
+      <Returned kept={kept} onDiscard={clear} />
       {form.Fields ? (
         <form.Fields
           shown={shown}

@@ -3,6 +3,7 @@ import type { Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { isUnknown } from '@/data/network';
 import { put } from '@/data/outbox';
 import { amendEntry, useQueen, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
@@ -11,6 +12,7 @@ import { Choice } from '@/ui/Choice';
 import { nearText } from '@/ui/dates';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
+import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -18,6 +20,7 @@ import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { When } from '@/features/log/When';
 import { momentOf } from '@/features/log/when';
+import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
 import { CountPad } from './CountPad';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
@@ -33,6 +36,7 @@ export function LookPage({ id, amend }: { id: string; amend?: string | undefined
     const amended = amend ? findLook(data, amend) : null;
     if (!amend || amended) return <LookForm key={amend ?? 'new'} shown={data} amended={amended} />;
   }
+  if (isUnknown(error)) return <NoSuchQueen />;
   return (
     <Screen question="What do you see?" back={back}>
       {loading ? <Loading what="her tube" /> : null}
@@ -77,6 +81,7 @@ function LookForm({ shown, amended }: LookFormProps) {
     value: draft,
     change,
     clear,
+    kept,
   } = useDraft<LookDraft>(`look.${queen.id}.${amended?.id ?? 'new'}`, start);
   const [tried, setTried] = useState(false);
   const profile = useSpecies().find((s) => s.id === view.profileId);
@@ -182,6 +187,7 @@ function LookForm({ shown, amended }: LookFormProps) {
         </View>
       }
     >
+      <Returned kept={kept} onDiscard={clear} />
       <When
         label="Day of the look"
         value={draft}

@@ -1,7 +1,7 @@
 import { effectiveEntries, isWithdrawn } from '@gentle-burrow/core/log';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { RefusedError } from '@/data/network';
+import { isUnknown } from '@/data/network';
 import { amendEntry, useQueen, useSpecies, type ShownQueen } from '@/data/queries';
 import { Deeds } from '@/features/log/Deeds';
 import { deedsOf, isGone, type Deed } from '@/features/log/deed';
@@ -37,7 +37,7 @@ export function QueenPage({ id, view }: QueenPageProps) {
   const keys = useMemo(() => ({ l: () => go(`/queens/${id}/look`) }), [id]);
   useKeys(keys);
   const wide = useIsWide();
-  if (error instanceof RefusedError && (error.status === 404 || error.status === 400)) return <NoSuchQueen />;
+  if (isUnknown(error)) return <NoSuchQueen />;
   const withdrawn = data !== null && isWithdrawn(data.facts.entries);
   if (data === null || withdrawn)
     return (

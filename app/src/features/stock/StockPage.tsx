@@ -103,6 +103,13 @@ function BeforeFlights({ stock }: { stock: ShownStock }) {
   );
 }
 
+/** "1 used", "6 made", "counted, 2 fewer than thought". */
+export function moveText({ why, delta }: Pick<StockMove, 'why' | 'delta'>): string {
+  const n = Math.abs(delta);
+  if (why !== 'counted') return `${n} ${why}`;
+  return `counted, ${n} ${delta < 0 ? 'fewer' : 'more'} than thought`;
+}
+
 function Level({ level }: { level: StockLevel }) {
   const p = useBurrow();
   const { item, count, low, lastMove } = level;
@@ -127,8 +134,7 @@ function Level({ level }: { level: StockLevel }) {
             {[
               low ? (count <= 0 ? 'none left' : 'running low') : null,
               count < 0 ? 'more was used than counted: count again' : null,
-              lastMove &&
-                `${lastMove.why} ${lastMove.delta > 0 ? '+' : ''}${lastMove.delta} on ${dayText(lastMove.at)}`,
+              lastMove && `${moveText(lastMove)} on ${dayText(lastMove.at)}`,
             ]
               .filter(Boolean)
               .join(' · ')}

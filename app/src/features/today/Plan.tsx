@@ -1,11 +1,10 @@
 import type { Due } from '@gentle-burrow/core/agenda';
 import { format } from 'date-fns/format';
 import { useMemo } from 'react';
-import { Linking, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
-import { Button } from '@/ui/Button';
 import { dayText, nearText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { Go } from '@/ui/Go';
@@ -13,6 +12,7 @@ import { Said } from '@/ui/Said';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { tubesText } from '@/features/shelf/arrange';
+import { CalendarAddress } from './CalendarAddress';
 import { MyDays } from './MyDays';
 import { planOf, toPrepare, type ShelfPlan } from './plan';
 
@@ -74,18 +74,7 @@ export function Plan() {
         <MyDays settings={settings} />
       </Fold>
       <Fold title="In my own calendar">
-        <Words kind="small">
-          Subscribe to this address, and the visits move with the plan. It is served by this machine alone.
-        </Words>
-        <Words kind="smallBold">{`${window.location.origin}/api/agenda.ics`}</Words>
-        <Button
-          mode="outlined"
-          icon="calendar-export"
-          style={styles.left}
-          onPress={() => void Linking.openURL('/api/agenda.ics')}
-        >
-          Take the visits as a calendar file
-        </Button>
+        <CalendarAddress />
       </Fold>
     </>
   );
@@ -163,7 +152,6 @@ function Resting({ rows }: { rows: ShelfPlan['resting'] }) {
 }
 
 const styles = StyleSheet.create({
-  left: { alignSelf: 'flex-start' },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' },
   line: {
     flexDirection: 'row',

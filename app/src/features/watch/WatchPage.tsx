@@ -4,7 +4,9 @@ import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/
 import type { Caste } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
+import { isUnknown } from '@/data/network';
 import { useQueen, useSpecies, type ShownQueen } from '@/data/queries';
+import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
 import { lensView } from '@/features/queen/HerTube';
 import { anatomyOf } from '@/features/tube/anatomy';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
@@ -24,6 +26,7 @@ import { countdown, insideWords, type Countdown } from './likely';
 /** What is she probably doing? Something better to open than the drawer. */
 export function WatchPage({ id }: { id: string }) {
   const { data, loading, error, retry } = useQueen(id);
+  if (isUnknown(error)) return <NoSuchQueen />;
   return (
     <Screen
       question={data ? `What is ${data.facts.queen.label} probably doing?` : 'What is she probably doing?'}

@@ -121,8 +121,7 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
       ) : null}
       <View style={styles.foot}>
         <Words kind="small" soft style={styles.words}>
-          Pale: as things are. Outlined: what if. Nothing is changed in her log; a tube is warmed at its open
-          end only, in small steps.
+          Nothing is changed in her log; a tube is warmed at its open end only, in small steps.
         </Words>
         {touched ? (
           <Button mode="text" icon="undo" onPress={() => setChange(asItIs)}>
@@ -195,12 +194,17 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
   };
   return (
     <View style={styles.compared} onLayout={onLayout} aria-live="polite">
+      <View style={styles.legend} aria-hidden>
+        <Key fill={p.mossWash} stroke={p.mossWash} says="as it is" />
+        <Key fill="none" stroke={p.moss} says="what if" />
+      </View>
       {events.map((e) => (
         <View key={e}>
           <View style={styles.words2}>
             <Words kind="smallBold">{EVENT_TITLES[e]}</Words>
-            <Words kind="small">{bandText(after.events[e].band, now)}</Words>
+            <Words kind="small">{`what if: ${bandText(after.events[e].band, now)}`}</Words>
           </View>
+          <Words kind="small" soft>{`as it is: ${bandText(before.events[e].band, now)}`}</Words>
           <Svg width={width} height={BAR} aria-hidden>
             <Line x1={0} x2={width} y1={BAR / 2} y2={BAR / 2} stroke={p.rule} />
             {bar(before.events[e].band, 22, false)}
@@ -213,7 +217,21 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
   );
 }
 
+/** One of the two bars, with its name. */
+function Key({ fill, stroke, says }: { fill: string; stroke: string; says: string }) {
+  return (
+    <View style={styles.key}>
+      <Svg width={36} height={16}>
+        <Rect x={1} y={2} width={34} height={12} rx={6} fill={fill} stroke={stroke} strokeWidth={2} />
+      </Svg>
+      <Words kind="small">{says}</Words>
+    </View>
+  );
+}
+
 const styles = StyleSheet.create({
+  legend: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
+  key: { flexDirection: 'row', alignItems: 'center', gap: SPACE.xs },
   all: { gap: SPACE.m },
   compared: { gap: SPACE.xs },
   words2: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: SPACE.s },

@@ -1,10 +1,4 @@
-import { ShelfPage } from '@/features/shelf/ShelfPage';
-import { Crash } from '@/ui/Crash';
+import { lazyPage } from '@/ui/lazy-page';
+import { PAGES } from '@/ui/pages';
 
-export default function Shelf() {
-  return (
-    <Crash>
-      <ShelfPage />
-    </Crash>
-  );
-}
+export default lazyPage(PAGES.shelf);

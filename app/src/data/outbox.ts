@@ -5,6 +5,7 @@ import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
+import { apart } from './example';
 import { call, RefusedError } from './network';
 import { sendPhoto } from './photos';
 
@@ -28,7 +29,7 @@ export interface OutboxItem {
 }
 
 let database: UseStore | null = null;
-const store = (): UseStore => (database ??= createStore('burrow-outbox', 'items'));
+const store = (): UseStore => (database ??= createStore(apart('burrow-outbox'), 'items'));
 
 let items: OutboxItem[] = [];
 const listeners = new Set<() => void>();

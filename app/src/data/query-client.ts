@@ -2,6 +2,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { PersistedClient, PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
+import { apart } from './example';
 import { RefusedError } from './network';
 
 // a timer holds 24.8 days at the most (2^31 ms); a longer one would fire at once and empty the cache
@@ -18,7 +19,7 @@ export const queryClient = new QueryClient({
 });
 
 const persister = createAsyncStoragePersister({
-  key: 'burrow-cache',
+  key: apart('burrow-cache'),
   // what an earlier visit kept may lack what was written in its last moment: it is shown, and asked for anew
   deserialize: (text: string): PersistedClient => {
     const kept = JSON.parse(text) as PersistedClient;

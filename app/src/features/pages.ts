@@ -1,4 +1,6 @@
 /** All that the first page does not need. It shares the core, so it comes together: apart, what it shares would come before the first screen. */
+export { ShelfPage } from '@/features/shelf/ShelfPage';
+export { KeyHelp } from '@/ui/KeyHelp';
 export { QueenPage } from '@/features/queen/QueenPage';
 export { WatchPage } from '@/features/watch/WatchPage';
 export { LookPage } from '@/features/look/LookPage';

@@ -2,6 +2,7 @@ import { onlineManager } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
+import { EXAMPLE, showExample } from '@/data/example';
 import { drop, useOutbox } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -18,9 +19,19 @@ export function Banner() {
   const items = useOutbox();
   const refused = items.filter((i) => i.refused !== undefined);
   const waiting = items.length - refused.length;
-  if (online && refused.length === 0) return null;
+  if (online && refused.length === 0 && !EXAMPLE) return null;
   return (
     <View role="status" style={[styles.banner, { backgroundColor: p.amberWash, borderBottomColor: p.amber }]}>
+      {EXAMPLE ? (
+        <View style={styles.row}>
+          <Words kind="small" style={styles.fill}>
+            A made-up shelf to try things on. Nothing written here is kept.
+          </Words>
+          <Button compact mode="text" onPress={() => showExample(false)}>
+            To my own
+          </Button>
+        </View>
+      ) : null}
       {online ? null : (
         <View style={styles.row}>
           <Icon source="lan-disconnect" size={18} color={p.amber} />

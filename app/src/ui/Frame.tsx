@@ -7,7 +7,6 @@ import { ShelfPane } from '@/features/shelf/ShelfPane';
 import { useBurrow } from '@/theme/theme';
 import { SHELF_PANE, WIDE, WIDEST } from '@/theme/tokens';
 import { Banner } from './Banner';
-import { KeyHelp } from './KeyHelp';
 import { useKeys } from './keys';
 import { NavBar } from './NavBar';
 import { lazyPart } from './lazy-page';
@@ -18,6 +17,7 @@ import { UndoBar } from './UndoBar';
 import { go, passed } from './way';
 
 const DeedSheet = lazyPart(PAGES.deeds);
+const KeyHelp = lazyPart(PAGES.keys);
 
 /** The places around a page: a bar below it on a phone, a rail beside it on a wide screen. */
 export function Frame() {

@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
+import { apart } from '@/data/example';
 
-const PREFIX = 'burrow.draft.';
+const PREFIX = apart('burrow.draft.');
 
 /** What was typed and not saved yet, kept on this device until it is saved or thrown away. */
 export function readDraft<T>(key: string): T | null {

@@ -2,6 +2,8 @@ const pages = () => import('@/features/pages');
 
 /** The pages whose code is fetched when one is first needed, or ahead of it while the shelf is being read. */
 export const PAGES = {
+  shelf: () => pages().then((m) => m.ShelfPage),
+  keys: () => pages().then((m) => m.KeyHelp),
   queen: () => pages().then((m) => m.QueenPage),
   watch: () => pages().then((m) => m.WatchPage),
   look: () => pages().then((m) => m.LookPage),

@@ -1,10 +1,11 @@
+import { demoFacts } from '@gentle-burrow/core/world/demo';
+import { v7 } from 'uuid';
 import type { Store } from '../db/store';
-import { demoFacts } from './scenario';
 
 /** Writes the demo once, into an empty store: what a keeper has written is never touched. */
 export async function seedDemo(store: Store, now: Date): Promise<boolean> {
   if ((await store.queens()).length > 0) return false;
-  const facts = demoFacts(now);
+  const facts = demoFacts(now, (at) => v7({ msecs: Date.parse(at) }));
   const heads = facts.filter((f) => f.fact !== 'entry');
   const entries = facts.filter((f) => f.fact === 'entry');
   await store.write(heads);

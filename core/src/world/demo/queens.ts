@@ -1,6 +1,6 @@
-import type { BodyOf } from '@gentle-burrow/core/log';
-import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
-import type { Truth } from '@gentle-burrow/core/world';
+import type { BodyOf } from '../../log';
+import type { LookingSchoolId } from '../../facts/vocabulary';
+import type { Truth } from '../brood';
 
 export type DemoPlace = 'drawer' | 'cupboard' | 'pantry' | 'winter';
 

@@ -1,9 +1,15 @@
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
-import { entrySchema, placeIdNow } from '@gentle-burrow/core/log';
-import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
-import type { Fact } from '../db/facts';
-import { broodOn } from '@gentle-burrow/core/world';
+import { DEFAULT_SETTINGS } from '../../facts';
+import { entrySchema, placeIdNow } from '../../log';
+import { byUrgency, queenView, shelfRow, type QueenFacts } from '../../view';
+import type { Fact } from '../../records';
+import { broodOn } from '../brood';
 import { demoFacts } from './scenario';
+
+/** Ids in the order in which they are asked for, as an UUID of version 7 looks. */
+function ids() {
+  let n = 0;
+  return () => `018f0000-0000-7000-8000-${String(n++).padStart(12, '0')}`;
+}
 
 const valueOf = <F extends Fact['fact']>(facts: Fact[], kind: F) =>
   facts
@@ -11,7 +17,7 @@ const valueOf = <F extends Fact['fact']>(facts: Fact[], kind: F) =>
     .map((f) => f.value as Extract<Fact, { fact: F }>['value']);
 
 function shelves(today: Date) {
-  const facts = demoFacts(today);
+  const facts = demoFacts(today, ids());
   const entries = valueOf(facts, 'entry');
   return valueOf(facts, 'queen').map((queen) => {
     const mine = entries.filter((e) => e.queenId === queen.id);
@@ -58,7 +64,7 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
 });
 
 test('every entry is one that a keeper could have sent', () => {
-  for (const entry of valueOf(demoFacts(new Date('2026-11-24T20:00:00Z')), 'entry')) {
+  for (const entry of valueOf(demoFacts(new Date('2026-11-24T20:00:00Z'), ids()), 'entry')) {
     expect(entrySchema.safeParse(entry).error).toBeUndefined();
   }
 });

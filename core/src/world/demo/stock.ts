@@ -1,10 +1,10 @@
-import type { StockItem, StockMove } from '@gentle-burrow/core/facts';
-import { addDays, type Instant } from '@gentle-burrow/core/quantity';
-import { v7 } from 'uuid';
-import type { Fact } from '../db/facts';
+import type { StockItem, StockMove } from '../../facts';
+import { addDays, type Instant } from '../../quantity';
+import type { Fact } from '../../records';
+import type { NewId } from './scenario';
 
 /** What the demo's keeper has ready. */
-export function demoStock(now: Instant): Fact[] {
+export function demoStock(now: Instant, newId: NewId): Fact[] {
   const tube = (outsideMm: number, boreMm: number, lengthMm: number) => ({
     outsideMm,
     boreMm,
@@ -45,14 +45,14 @@ export function demoStock(now: Instant): Fact[] {
     ],
   ];
   return shelf.flatMap(([item, moves]) => {
-    const id = v7({ msecs: Date.parse(addDays(now, -120)) });
+    const id = newId(addDays(now, -120));
     return [
       { fact: 'stock-item', value: { ...item, id } },
       ...moves.map(([ago, delta, why]): Fact => {
         const at = addDays(now, -ago);
         return {
           fact: 'stock-move',
-          value: { id: v7({ msecs: Date.parse(at) }), itemId: id, at, delta, why, queenId: null },
+          value: { id: newId(at), itemId: id, at, delta, why, queenId: null },
         };
       }),
     ];

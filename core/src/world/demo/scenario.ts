@@ -1,17 +1,19 @@
-import { DEFAULT_SETTINGS, type Place, type Spot, type TubeHome } from '@gentle-burrow/core/facts';
-import type { Entry, EntryBody } from '@gentle-burrow/core/log';
-import { addDays, uniformStream, type Instant } from '@gentle-burrow/core/quantity';
-import { growingHemisphere } from '@gentle-burrow/core/season';
-import { speciesProfile } from '@gentle-burrow/core/species';
-import { v7 } from 'uuid';
-import type { Fact } from '../db/facts';
-import { broodOn } from '@gentle-burrow/core/world';
+import { DEFAULT_SETTINGS, type Place, type Spot, type TubeHome } from '../../facts';
+import type { Entry, EntryBody } from '../../log';
+import { addDays, uniformStream, type Instant } from '../../quantity';
+import type { Fact } from '../../records';
+import { growingHemisphere } from '../../season';
+import { speciesProfile } from '../../species';
+import { broodOn } from '../brood';
 import { QUEENS, type DemoPlace, type DemoQueen } from './queens';
 import { demoStock } from './stock';
 
-function demoPlaces(now: Instant): Record<DemoPlace, Place> {
+/** Makes the id of something written at a moment: ids are made at random, which the core is not. */
+export type NewId = (at: Instant) => string;
+
+function demoPlaces(now: Instant, newId: NewId): Record<DemoPlace, Place> {
   const place = (name: string, tempC: number, roomRelHumidity: number, spot: Spot): Place => ({
-    id: v7(),
+    id: newId(now),
     name,
     tempC,
     roomRelHumidity,
@@ -54,16 +56,16 @@ const TUBES = {
 } as const;
 
 /** All facts of the demo, relative to today. The keeper's eye is drawn from a fixed seed. */
-export function demoFacts(today: Date): Fact[] {
+export function demoFacts(today: Date, newId: NewId): Fact[] {
   const now = today.toISOString();
-  const places = demoPlaces(now);
+  const places = demoPlaces(now, newId);
   const random = uniformStream(17);
   const facts: Fact[] = [
     { fact: 'settings', value: { ...DEFAULT_SETTINGS, hemisphere: growingHemisphere(now) } },
     ...Object.values(places).map((value): Fact => ({ fact: 'place', value })),
   ];
-  for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random));
-  facts.push(...demoStock(now));
+  for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random, newId));
+  facts.push(...demoStock(now, newId));
   return facts;
 }
 
@@ -72,19 +74,20 @@ function queenFacts(
   places: Record<DemoPlace, Place>,
   now: Instant,
   random: () => number,
+  newId: NewId,
 ): Fact[] {
   const place = places[q.place];
   const settled = evening(addDays(now, -q.takenIn), 0);
   const tube: TubeHome = {
     ...TUBES[q.tube ?? 'middling'],
     ...(q.waterLineMm ? { waterLineMm: q.waterLineMm } : {}),
-    id: v7({ msecs: Date.parse(settled) }),
+    id: newId(settled),
     kind: 'tube',
     end: 'round',
     setUpAt: settled,
   };
   const queen = {
-    id: v7({ msecs: Date.parse(settled) }),
+    id: newId(settled),
     label: q.label,
     batch: q.batch,
     homeId: tube.id,
@@ -99,7 +102,7 @@ function queenFacts(
     ...others(q, settled, places),
   ].filter((b) => b.at <= now);
   const entries = bodies.map((b): Fact => {
-    const value = { ...b, id: v7({ msecs: Date.parse(b.at) }), queenId: queen.id, loggedAt: b.at } as Entry;
+    const value = { ...b, id: newId(b.at), queenId: queen.id, loggedAt: b.at } as Entry;
     return { fact: 'entry', value };
   });
   return [{ fact: 'home', value: tube }, { fact: 'queen', value: queen }, ...entries];

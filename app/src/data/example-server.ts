@@ -1,0 +1,100 @@
+import type { NewQueen, QueenDetail, QueenPatch, Shelf, Stock } from '@gentle-burrow/contract';
+import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
+import { byUrgency } from '@gentle-burrow/core/light';
+import { logOf, type Fact } from '@gentle-burrow/core/records';
+import { SPECIES } from '@gentle-burrow/core/species';
+import { stockLevels } from '@gentle-burrow/core/stock';
+import { demoFacts } from '@gentle-burrow/core/world/demo';
+import { v7 } from 'uuid';
+import { projectLocally } from './projection';
+
+const NONE = null;
+
+/**
+ * Answers like the server, from made-up facts, within this window: a shelf to try everything on. Nothing leaves the
+ * window, and all of it is gone with the next load.
+ */
+export class ExampleServer {
+  private readonly facts: Fact[];
+
+  constructor(now: Date) {
+    this.facts = demoFacts(now, (at) => v7({ msecs: Date.parse(at) }));
+  }
+
+  /** @returns the body of the answer; null when there is nothing of that address */
+  async answer(path: string, init?: { method: string; body?: unknown }): Promise<unknown> {
+    if (init) return this.take(init.method, path, init.body);
+    const [, what, id] = path.split('?')[0]?.split('/') ?? [];
+    if (what === 'queens' && id) return this.queen(id);
+    switch (what) {
+      case 'shelf':
+        return this.shelf();
+      case 'species':
+        return { species: SPECIES };
+      case 'places':
+        return { places: this.places() };
+      case 'settings':
+        return logOf(this.facts).settings;
+      case 'stock':
+        return this.stock();
+      default:
+        return NONE;
+    }
+  }
+
+  private async shelf(): Promise<Shelf> {
+    const at = new Date().toISOString();
+    const { queens, settings } = logOf(this.facts);
+    const all = await Promise.all(queens.map((q) => projectLocally(q, settings, at)));
+    return { at, rows: all.map((p) => p.row).sort(byUrgency) };
+  }
+
+  private async queen(id: string): Promise<QueenDetail | null> {
+    const at = new Date().toISOString();
+    const { queens, settings } = logOf(this.facts);
+    const facts = queens.find((q) => q.queen.id === id);
+    if (!facts) return NONE;
+    const { view } = await projectLocally(facts, settings, at);
+    return { at, ...facts, view, learned: {} };
+  }
+
+  private stock(): Stock {
+    const items = latest(this.facts.flatMap((f) => (f.fact === 'stock-item' ? [f.value] : [])));
+    const moves = this.facts.flatMap((f) => (f.fact === 'stock-move' ? [f.value] : []));
+    return { levels: stockLevels(items, moves), plan: null };
+  }
+
+  private places(): Place[] {
+    return latest(this.facts.flatMap((f) => (f.fact === 'place' ? [f.value] : [])));
+  }
+
+  private take(method: string, path: string, body: unknown): unknown {
+    if (path === '/queens' && method === 'POST') {
+      const { queen, tube, place, intake, used = [] } = body as NewQueen;
+      this.facts.push(
+        { fact: 'place', value: place },
+        { fact: 'home', value: tube },
+        { fact: 'queen', value: queen },
+        { fact: 'entry', value: intake },
+        ...used.map((value): Fact => ({ fact: 'stock-move', value })),
+      );
+    } else if (path === '/entries') this.facts.push({ fact: 'entry', value: body as Entry });
+    else if (path === '/settings') this.facts.push({ fact: 'settings', value: body as KeeperSettings });
+    else if (path === '/stock/moves') this.facts.push({ fact: 'stock-move', value: body as StockMove });
+    else if (path.startsWith('/stock/items/'))
+      this.facts.push({ fact: 'stock-item', value: body as StockItem });
+    else if (path.startsWith('/places/')) this.facts.push({ fact: 'place', value: body as Place });
+    else if (path.startsWith('/queens/')) this.patch(path.split('/')[2] ?? '', body as QueenPatch);
+    return {};
+  }
+
+  private patch(id: string, patch: QueenPatch): void {
+    const queen = this.facts.flatMap((f) => (f.fact === 'queen' && f.value.id === id ? [f.value] : [])).at(-1);
+    if (queen) this.facts.push({ fact: 'queen', value: { ...queen, ...patch } });
+  }
+}
+
+const latest = <T extends { id: string }>(all: readonly T[]): T[] => [
+  ...new Map(all.map((one) => [one.id, one])).values(),
+];

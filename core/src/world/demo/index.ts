@@ -1,0 +1,1 @@
+export { demoFacts, type NewId } from './scenario';

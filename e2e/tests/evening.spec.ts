@@ -242,7 +242,7 @@ test('what was written of yesterday is put right where it stands, and undone', a
   await expect.poll(food).toMatchObject({ kind: 'feed', food: 'both', outcome: 'offered' });
   await toView(page, 'Log');
   await page
-    .getByRole('button', { name: /^Amend: Fed/ })
+    .getByRole('button', { name: /^Put right: Fed/ })
     .first()
     .click();
   await radio(page, 'Eaten');
@@ -268,8 +268,8 @@ test('her name is put right in her log, and one taken in by mistake is gone from
   await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).queen.label).toBe('Seven');
 
   await page.getByRole('button', { name: /^Show all/ }).click();
-  await page.getByRole('button', { name: 'Taken in by mistake: withdraw her whole' }).click();
-  await expect(page.getByText('Seven was taken in by mistake and is withdrawn.')).toBeVisible();
+  await page.getByRole('button', { name: 'Taken in by mistake: take her back whole' }).click();
+  await expect(page.getByText('Seven was taken in by mistake and is taken back.')).toBeVisible();
   const shelf = async () =>
     (await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf')).rows.some((r) => r.queen.id === id);
   await expect.poll(shelf).toBe(false);

@@ -105,13 +105,13 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await press('u');
   await tabTo(/^Log$/, 'link');
   await press('Enter');
-  await expect(page.getByRole('button', { name: '1 withdrawn' })).toBeVisible();
-  await tabTo(/^1 withdrawn/);
+  await expect(page.getByRole('button', { name: '1 taken back' })).toBeVisible();
+  await tabTo(/^1 taken back/);
   await press('Enter');
-  await expect(page.getByText('Withdrawn; it counts for nothing.')).toBeVisible();
+  await expect(page.getByText('Taken back; it counts for nothing.')).toBeVisible();
   await tabTo(/^Undo the change of: Look/);
   await press('Enter');
-  await expect(page.getByText('Withdrawn; it counts for nothing.')).toBeHidden();
+  await expect(page.getByText('Taken back; it counts for nothing.')).toBeHidden();
 
   // today's look has a slip in it
   await leaveField();
@@ -127,7 +127,7 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
 
   await tabTo(/^Log$/, 'link');
   await press('Enter');
-  await tabTo(/^Amend: Look/);
+  await tabTo(/^Put right: Look/);
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
   await tabTo(/^eggs, /, 'tab');
@@ -137,9 +137,9 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await page.keyboard.type('4');
   await tabTo(/Keep the correction$/);
   await press('Enter');
-  await expect(page.getByText(/Amended .*larvae 40/)).toBeVisible();
+  await expect(page.getByText(/Put right .*larvae 40/)).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/Amended .*larvae 40/)).toBeVisible();
+  await expect(page.getByText(/Put right .*larvae 40/)).toBeVisible();
   await expect(page.getByText(/larvae 4\b/).first()).toBeVisible();
 });
 

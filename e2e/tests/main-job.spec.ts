@@ -83,23 +83,23 @@ test('a new keeper takes a queen in, logs two months of looks on the drawing, an
   // fifty was a slip of the thumb: amended, and the former count stays in the log
   await toView(page, 'Log');
   await page
-    .getByRole('button', { name: /^Amend: Look/ })
+    .getByRole('button', { name: /^Put right: Look/ })
     .first()
     .click();
   await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
   await countBrood(page, { pupae: 5 });
   await page.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
+  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
   await expect(page.getByText(/pupae 5,/).first()).toBeVisible();
   expect(new URL(page.url()).pathname).toBe(`/queens/${id}/log`);
 
   await expect.poll(async () => (await detail()).entries.length).toBe(6);
   await page.reload();
-  await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
+  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
   await burrow.stop('SIGKILL');
   await burrow.start();
   await page.reload();
-  await expect(page.getByText(/Amended .*pupae 50/)).toBeVisible();
+  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
   expect((await detail()).entries.map((e) => e.kind).sort()).toEqual(
     ['amendment', 'intake', 'look', 'look', 'look', 'look'].sort(),
   );

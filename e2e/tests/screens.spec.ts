@@ -27,6 +27,7 @@ for (const appearance of APPEARANCES) {
       ['/bench', /What do you want to get ready/],
       ['/bench/tube', /How shall her tube be filled/],
       ['/records', /What is written down/],
+      ['/glossary', /What does this word mean/],
       ['/stock', /What is ready/],
       ['/places', /Where do the tubes stand/],
       ['/labels', /Which labels/],

@@ -103,7 +103,7 @@ test('what cannot both be right is shown with both readings, and either can be p
   await page.goto(`${demo.url}/queens/${id}`);
   await expect(page.getByText('These cannot both be right')).toBeVisible();
   await expect(page.getByText(/^Either: Fewer queens were seen/)).toBeVisible();
-  await page.getByRole('button', { name: /^Amend the intake of/ }).click();
+  await page.getByRole('button', { name: /^Put right the intake of/ }).click();
   await page.getByRole('textbox', { name: 'Queens in the tube' }).fill('3');
   await page.getByRole('button', { name: 'Keep the correction' }).click();
   await expect(page.getByText('These cannot both be right')).toBeHidden();

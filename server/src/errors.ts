@@ -27,10 +27,10 @@ const CODES = {
   'photo-too-large': { status: 413, says: 'The photo is larger than 16 MB. Make it smaller first.' },
   'wrong-type': { status: 415, says: 'The body is not JSON. Send it with content-type: application/json.' },
   'in-the-future': { status: 422, says: 'The date lies in the future. Correct it.' },
-  'no-such-entry': { status: 422, says: 'The entry to amend is not in her log.' },
+  'no-such-entry': { status: 422, says: 'The entry to put right is not in her log.' },
   'wrong-kind': {
     status: 422,
-    says: 'An amendment must be of the same kind as the entry that it puts right.',
+    says: 'A correction must be of the same kind as the entry that it puts right.',
   },
   'no-such-species': { status: 422, says: 'No species profile has this id. Choose one from /api/species.' },
   'not-usable': { status: 422, says: 'A value cannot be used.' },

@@ -16,5 +16,6 @@ export { StockPage } from '@/features/stock/StockPage';
 export { PlacesPage } from '@/features/place/PlacesPage';
 export { LabelsPage } from '@/features/labels/LabelsPage';
 export { ScanPage } from '@/features/labels/ScanPage';
+export { GlossaryPage } from '@/features/glossary/GlossaryPage';
 export { RecordsPage } from '@/features/records/RecordsPage';
 export { SettingsPage } from '@/features/settings/SettingsPage';

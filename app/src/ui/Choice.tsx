@@ -2,6 +2,8 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { roving, tabStop } from './roving';
+import { capital } from '@/words/capital';
+import { Told } from './Told';
 import { Words } from './Words';
 
 export interface Option<T extends string> {
@@ -9,8 +11,6 @@ export interface Option<T extends string> {
   label: string;
   hint?: string;
 }
-
-const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`;
 
 /** A closed list with its words, as options. */
 export const optionsOf = <T extends string>(list: readonly T[], words: Record<T, string>): Option<T>[] =>
@@ -41,9 +41,9 @@ export function Choice<T extends string>({
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       {hideLabel ? null : (
-        <Words kind="smallBold" soft>
+        <Told kind="smallBold" soft>
           {label}
-        </Words>
+        </Told>
       )}
       <View style={styles.row} {...roving('radio')}>
         {options.map((o, i) => {

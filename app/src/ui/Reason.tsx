@@ -7,8 +7,9 @@ import { usePreferences, type Preferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { dayText } from './dates';
-import { Said } from './Said';
+import { phraseText } from './Said';
 import { tempDiffText } from './units';
+import { Told } from './Told';
 import { Words } from './Words';
 
 const STATES = {
@@ -20,7 +21,7 @@ const STATES = {
 /** One reason of an answer: met or not, by how much, from which entries, and who says that it matters. */
 export function Reason({ criterion, entries }: { criterion: Criterion; entries: readonly Entry[] }) {
   const p = useBurrow();
-  const { temperature } = usePreferences();
+  const units = usePreferences();
   const state = STATES[criterion.state];
   const color = { met: p.moss, unmet: p.amber, unknown: p.inkSoft }[criterion.state];
   const evidence = criterion.evidence.flatMap((id) => {
@@ -33,10 +34,10 @@ export function Reason({ criterion, entries }: { criterion: Criterion; entries: 
         <Icon source={state.icon} size={20} color={color} />
       </View>
       <View style={styles.reasonWords}>
-        <Said phrase={criterion.says} />
+        <Told>{phraseText(criterion.says, units)}</Told>
         <Words kind="small" soft>
           {[
-            marginText(criterion, temperature),
+            marginText(criterion, units.temperature),
             evidence.length > 0 ? `from the ${evidence.join(' and the ')}` : null,
             criterion.source,
           ]

@@ -26,6 +26,7 @@ const PART_OF: Record<string, NavPlace> = {
   records: '/records',
   cohort: '/records',
   settings: '/records',
+  glossary: '/records',
 };
 
 export const placeOf = (path: string): NavPlace | null => PART_OF[path.split('/')[1] ?? ''] ?? null;

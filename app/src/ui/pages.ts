@@ -19,6 +19,7 @@ export const PAGES = {
   places: () => pages().then((m) => m.PlacesPage),
   labels: () => pages().then((m) => m.LabelsPage),
   scan: () => pages().then((m) => m.ScanPage),
+  glossary: () => pages().then((m) => m.GlossaryPage),
   records: () => pages().then((m) => m.RecordsPage),
   settings: () => pages().then((m) => m.SettingsPage),
 };

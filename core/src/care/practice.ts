@@ -143,7 +143,7 @@ export const PRACTICE = {
   severalShare: own(0.15, 'share', 'of the workers, when so many are several'),
   workersMiscounted: own(0.1, 'share', 'of the workers may be miscounted'),
   lookForHerDays: own(7, 'days', 'a queen that may be gone is looked for within'),
-  partWithinDays: own(7, 'days', 'queens that are to be parted are parted within'),
+  partWithinDays: own(7, 'days', 'queens that fight are separated within'),
   lossToldDays: own(21, 'days', 'a loss of workers is asked about'),
   // health
   quarantineDays: own(14, 'days', 'a new queen stands beside, not among, the others'),

@@ -100,7 +100,7 @@ function light({ light: l }: Spot): Criterion {
   if (l === 'sun')
     return criterion('sun', 'unmet', ['Sun falls on it: a tube in the sun cooks in minutes.'], PRACTICE);
   return l === 'dark'
-    ? criterion('light', 'met', ['Dark: light stays useful as a lever for later moves.'], PRACTICE)
+    ? criterion('light', 'met', ['Dark: light can still be used later, to make them move.'], PRACTICE)
     : criterion(
         'light',
         'unmet',

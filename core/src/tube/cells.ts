@@ -52,7 +52,7 @@ export const FOUNDING_CELLS: readonly FoundingCell[] = [
   {
     id: 'concrete-cell',
     name: 'Aerated-concrete founding cell',
-    how: 'Wet by syringe about every three days, oftener in heat, not daily: mould.',
+    how: 'Wet by syringe about every three days, more often in heat, not daily: mould.',
     lengthMm: 40,
     widthMm: 30,
     heightMm: 12,

@@ -150,7 +150,7 @@ export const WATER_SOURCES: readonly WaterSource[] = [
 
 /** Both schools on a pinch of substrate in the chamber (common practice, no source). */
 export const SUBSTRATE = {
-  yes: 'For: she furnishes her cell, and feels at home. Sterilised only: baked or boiled, cooled and nearly dry.',
+  yes: 'For: she builds her cell with it, and feels at home. Sterilised only: baked or boiled, cooled and nearly dry.',
   no: 'Against: it hides the brood from every look, and makes later transfers hard.',
   caution: 'Hot sand holds its heat long and burns: let it cool fully; never into cold glass.',
 } as const;

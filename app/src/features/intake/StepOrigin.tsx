@@ -137,7 +137,7 @@ export function StepOrigin() {
         <Caution>
           <Words kind="small">
             One queen in a tube is the safe rule, even in kinds that found together: they may turn on each
-            other later. If you keep them together, part them at the first fight.
+            other later. If you keep them together, separate them at the first fight.
           </Words>
           <Button mode="outlined" style={styles.left} onPress={() => setValue('queens', 1)}>
             One queen after all

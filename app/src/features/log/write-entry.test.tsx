@@ -64,7 +64,7 @@ const to = (view: 'Now' | 'Ahead' | 'Why' | 'Log') =>
 test('a feed is put right where it stands in her log; its day stays, and what it said is shown', async () => {
   const { server, facts } = await page([FED]);
   to('Log');
-  press(/^Amend: Fed/);
+  press(/^Put right: Fed/);
   const place = screen.getByRole('radiogroup', { name: 'Where' });
   expect(within(place).getByRole('radio', { checked: true }).textContent).toBe('In her cell');
   fireEvent.click(screen.getByRole('radio', { name: 'Eaten' }));
@@ -83,12 +83,12 @@ test('a feed is put right where it stands in her log; its day stays, and what it
 test('a correction half done can be left, and changes nothing', async () => {
   const { server } = await page([FED]);
   to('Log');
-  press(/^Amend: Fed/);
+  press(/^Put right: Fed/);
   fireEvent.click(screen.getByRole('radio', { name: 'Left' }));
   press('Leave it as it was');
   expect(screen.queryByRole('button', { name: 'Keep the correction' })).toBeNull();
   expect(server.bodiesOf('/entries')).toHaveLength(0);
-  press(/^Amend: Fed/);
+  press(/^Put right: Fed/);
   expect(screen.getByRole('radio', { name: 'Offered' }).getAttribute('aria-checked')).toBe('true');
 });
 
@@ -142,7 +142,7 @@ test('her name and tube are put right; what was held before stays in her log', a
 test('an intake is put right, and cannot come after what was written of her', async () => {
   const { server, facts } = await page([FED]);
   to('Log');
-  press(/^Amend: Taken in/);
+  press(/^Put right: Taken in/);
   fireEvent.change(screen.getByRole('textbox', { name: 'Queens in the tube' }), { target: { value: '0.5' } });
   expect(screen.getByRole('alert').textContent).toMatch(/Half a queen/);
   fireEvent.change(screen.getByRole('textbox', { name: 'Queens in the tube' }), { target: { value: '2' } });
@@ -164,8 +164,8 @@ test('an intake is put right, and cannot come after what was written of her', as
 test('a queen taken in by mistake is withdrawn whole, and brought back', async () => {
   await page([FED]);
   to('Log');
-  press('Taken in by mistake: withdraw her whole');
-  expect(await screen.findByText(/was taken in by mistake and is withdrawn/)).toBeTruthy();
+  press('Taken in by mistake: take her back whole');
+  expect(await screen.findByText(/was taken in by mistake and is taken back/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Log a look' })).toBeNull();
   press('Bring her back');
   expect(await screen.findByRole('button', { name: 'Log a look' })).toBeTruthy();
@@ -174,11 +174,11 @@ test('a queen taken in by mistake is withdrawn whole, and brought back', async (
 test('withdrawn lines fold away', async () => {
   await page([FED]);
   to('Log');
-  press(/^Withdraw: Fed/);
-  fireEvent.click(await screen.findByRole('button', { name: '1 withdrawn' }));
-  expect(screen.getByText('Withdrawn; it counts for nothing.')).toBeTruthy();
-  press('Fold away what was withdrawn');
-  expect(screen.queryByText('Withdrawn; it counts for nothing.')).toBeNull();
+  press(/^Take back: Fed/);
+  fireEvent.click(await screen.findByRole('button', { name: '1 taken back' }));
+  expect(screen.getByText('Taken back; it counts for nothing.')).toBeTruthy();
+  press('Fold away what was taken back');
+  expect(screen.queryByText('Taken back; it counts for nothing.')).toBeNull();
 });
 
 test('two devices that put one entry right are both shown, and the keeper says which holds', async () => {

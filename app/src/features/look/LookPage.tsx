@@ -112,7 +112,7 @@ function LookForm({ shown, amended }: LookFormProps) {
       ? await amendEntry(queen.id, amended.id, body, amended.over)
       : await writeEntry(queen.id, body);
     clear();
-    offerUndo(amended ? 'Look amended.' : `Look at ${queen.label} kept.`, () =>
+    offerUndo(amended ? 'Look: put right.' : `Look at ${queen.label} kept.`, () =>
       amendEntry(queen.id, written.id, null),
     );
     goBack(`/queens/${queen.id}`);

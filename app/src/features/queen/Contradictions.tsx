@@ -22,7 +22,7 @@ function Rivals({ shown }: { shown: ShownQueen }) {
   const { id } = shown.facts.queen;
   return effectiveEntries(shown.facts.entries).map(({ original, amendment, rival }) => {
     if (!amendment || !rival) return null;
-    const says = (a: Amendment) => (a.replacement ? entryWords(a.replacement, names) : 'withdrawn');
+    const says = (a: Amendment) => (a.replacement ? entryWords(a.replacement, names) : 'taken back');
     const holds = async (a: Amendment) => {
       const settled = await amendEntry(id, original.id, a.replacement, amendment.id);
       offerUndo('Settled.', () => amendEntry(id, settled.id, null));
@@ -91,7 +91,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
     <View style={styles.reading}>
       <Words kind="small" style={styles.says}>{`${letter}: ${reading.says}`}</Words>
       <Button mode="outlined" onPress={amend}>
-        {`Amend ${named}`}
+        {`Put right ${named}`}
       </Button>
       {open && hasForm(entry.kind) ? (
         <View style={styles.form}>

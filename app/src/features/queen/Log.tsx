@@ -41,7 +41,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
       ) : null}
       {withdrawn > 0 ? (
         <Button mode="text" onPress={() => setGone(!gone)}>
-          {gone ? 'Fold away what was withdrawn' : `${withdrawn} withdrawn`}
+          {gone ? 'Fold away what was taken back' : `${withdrawn} taken back`}
         </Button>
       ) : null}
     </View>
@@ -59,8 +59,8 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
     const a = await amendEntry(queenId, original.id, null, amendment?.id ?? null);
     const says =
       original.kind === 'intake'
-        ? `${shown.facts.queen.label} is withdrawn.`
-        : `${kindTitle(original.kind)} withdrawn.`;
+        ? `${shown.facts.queen.label} is taken back.`
+        : `${kindTitle(original.kind)}: taken back.`;
     offerUndo(says, () => amendEntry(queenId, a.id, null));
   };
   const restore = async () => {
@@ -86,11 +86,11 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
           </Words>
           {entry === null ? (
             <Words kind="small" soft>
-              Withdrawn; it counts for nothing.
+              Taken back; it counts for nothing.
             </Words>
           ) : amendment ? (
             <Words kind="small" soft>
-              {`Amended ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
+              {`Put right ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
             </Words>
           ) : null}
         </View>
@@ -106,7 +106,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
           <IconButton
             icon="pencil-outline"
             size={20}
-            accessibilityLabel={`Amend: ${title}`}
+            accessibilityLabel={`Put right: ${title}`}
             aria-expanded={hasForm(entry.kind) ? open : undefined}
             onPress={amend}
           />
@@ -116,7 +116,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
             icon="close"
             size={20}
             accessibilityLabel={
-              entry.kind === 'intake' ? 'Taken in by mistake: withdraw her whole' : `Withdraw: ${title}`
+              entry.kind === 'intake' ? 'Taken in by mistake: take her back whole' : `Take back: ${title}`
             }
             onPress={() => void withdraw()}
           />

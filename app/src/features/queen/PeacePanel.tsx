@@ -10,6 +10,8 @@ import { dayText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { lengthText } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { capital } from '@/words/capital';
+import { chanceText } from '@/words/chance';
 import { AWAITED } from '@/words/stages';
 
 interface PeacePanelProps {
@@ -58,7 +60,7 @@ export function PeacePanel({ peace, outlook, water }: PeacePanelProps) {
         </Words>
         {next && outlook ? (
           <Words kind="small" soft>
-            {`Chance that a look now would find ${AWAITED[next]}: ${Math.round(outlook.found * 100)} %. Her water line is known to ±${lengthText(water.lineErrorMm, units.length)}; reading it makes that smaller.`}
+            {`Would a look now find ${AWAITED[next]}? ${capital(chanceText(outlook.found))}. Her water line is known to ±${lengthText(water.lineErrorMm, units.length)}; reading it makes that smaller.`}
           </Words>
         ) : null}
       </Fold>

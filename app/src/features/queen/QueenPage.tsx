@@ -83,8 +83,8 @@ function Withdrawn({ shown }: { shown: ShownQueen }) {
   };
   return (
     <>
-      <Words kind="answer">{`${queen.label} was taken in by mistake and is withdrawn.`}</Words>
-      <Words>She stands on no shelf and in no comparison; the export tells that she was withdrawn.</Words>
+      <Words kind="answer">{`${queen.label} was taken in by mistake and is taken back.`}</Words>
+      <Words>She stands on no shelf and in no comparison; the export tells that she was taken back.</Words>
       <Button mode="contained" icon="undo" style={styles.left} onPress={() => void back()}>
         Bring her back
       </Button>

@@ -3,11 +3,13 @@ import type { Entry } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { Reason } from '@/ui/Reason';
-import { Said } from '@/ui/Said';
+import { phraseText } from '@/ui/Said';
+import { Told } from '@/ui/Told';
 import { Words } from '@/ui/Words';
 
 interface VerdictsProps {
@@ -43,6 +45,7 @@ interface OneVerdictProps {
 
 function OneVerdict({ verdict, entries, open, onToggle }: OneVerdictProps) {
   const p = useBurrow();
+  const units = usePreferences();
   const color = { now: p.clay, soon: p.amber, free: p.moss, rest: p.moss }[verdict.pressure];
   return (
     <View style={[styles.verdict, { borderColor: p.rule, backgroundColor: p.sheet }]}>
@@ -63,7 +66,7 @@ function OneVerdict({ verdict, entries, open, onToggle }: OneVerdictProps) {
       </Pressable>
       {open ? (
         <View style={styles.body}>
-          <Said phrase={verdict.says} />
+          <Told>{phraseText(verdict.says, units)}</Told>
           {verdict.criteria.map((c) => (
             <Reason key={c.id} criterion={c} entries={entries} />
           ))}

@@ -103,14 +103,14 @@ test('an entry is withdrawn and brought back; the log keeps both', async () => {
   const { server, facts } = await page([look(20, 0), look(6, 7)]);
   const second = facts.entries[2];
   to('Log');
-  await press(/^Withdraw: Look/);
-  await press('1 withdrawn');
-  await screen.findByText('Withdrawn; it counts for nothing.');
+  await press(/^Take back: Look/);
+  await press('1 taken back');
+  await screen.findByText('Taken back; it counts for nothing.');
   await waitFor(() =>
     expect(server.bodiesOf('/entries')[0]).toMatchObject({ amends: second?.id, replacement: null }),
   );
   await press(/^Undo the change of/);
-  await waitFor(() => expect(screen.queryByText('Withdrawn; it counts for nothing.')).toBeNull());
+  await waitFor(() => expect(screen.queryByText('Taken back; it counts for nothing.')).toBeNull());
 });
 
 test('a feed is written with what became of it', async () => {
@@ -204,7 +204,7 @@ test('two entries that exclude one another are shown with both readings; the loo
   expect(screen.getByText(/Nothing was there at one look and workers 8 days later/)).toBeTruthy();
   expect(screen.getByText(/^Either: Brood was overlooked/)).toBeTruthy();
   expect(screen.getByText(/^Or: They were not workers/)).toBeTruthy();
-  const [first, second] = screen.getAllByRole('button', { name: /^Amend the look of/ });
+  const [first, second] = screen.getAllByRole('button', { name: /^Put right the look of/ });
   fireEvent.click(second as HTMLElement);
   expect(router.push).toHaveBeenLastCalledWith(
     `/queens/${facts.queen.id}/look?amend=${facts.entries[2]?.id}`,

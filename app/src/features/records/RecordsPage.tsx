@@ -30,6 +30,12 @@ export function RecordsPage() {
           title="Settings"
           says="Your methods, units, time zone and appearance."
         />
+        <Way
+          to="/glossary"
+          icon="book-open-variant"
+          title="Words"
+          says="Every trade word that is used here, in plain English."
+        />
       </View>
       <TakeAlong />
     </Screen>

@@ -6,6 +6,7 @@ import { MILESTONES } from '@gentle-burrow/core/species';
 import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import type { Preferences } from '@/theme/preferences';
 import { phraseText } from '@/ui/Said';
+import { chanceText } from '@/words/chance';
 import { AWAITED } from '@/words/stages';
 
 /** What became of one tube in this round. */
@@ -111,7 +112,7 @@ export function checksFor(row: ShelfRow | undefined, view: QueenView, units: Pre
     ...(row?.pressure === 'now' || row?.pressure === 'soon' ? [phraseText(row.says, units)] : []),
     ...(next && chance !== undefined
       ? [
-          `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${AWAITED[next]}`}? ${Math.round(chance * 100)} % likely by now.`,
+          `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${AWAITED[next]}`}? By now ${chanceText(chance)}.`,
         ]
       : []),
     ...(view.ledger.wetFront === null ? ['How far is the plug wet? Nobody has noted it.'] : []),

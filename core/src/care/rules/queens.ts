@@ -38,7 +38,7 @@ function several(c: Case, taken: number): ReturnType<Rule> {
   const separate = (says: string) => askNow(c, 'separate', [says], 2);
   if (fewer) {
     const says = [
-      `Only ${counted(seen.n, 'queen')} of ${taken} ${seen.n === 1 ? 'was' : 'were'} seen: one may be dead, and the others may fight now. Look for her body; part them, or watch them daily.`,
+      `Only ${counted(seen.n, 'queen')} of ${taken} ${seen.n === 1 ? 'was' : 'were'} seen: one may be dead, and the others may fight now. Look for her body; separate them, or watch them daily.`,
     ];
     return verdict({
       ...common,
@@ -52,7 +52,7 @@ function several(c: Case, taken: number): ReturnType<Rule> {
   }
   if (workers) {
     const says = [
-      'The first workers are out: from now on queens may fight, or be killed by the workers. Part them, each with workers of her own, or watch them daily.',
+      'The first workers are out: from now on queens may fight, or be killed by the workers. Separate them, each with workers of her own, or watch them daily.',
     ];
     return verdict({
       ...common,
@@ -81,7 +81,7 @@ function several(c: Case, taken: number): ReturnType<Rule> {
     question,
     answer: 'so far',
     says: [
-      'Several queens often bear with one another until the first workers come. Be ready to part them then.',
+      'Several queens often live in peace until the first workers come. Be ready to separate them then.',
     ],
     criteria: [
       rule,

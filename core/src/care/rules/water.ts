@@ -135,7 +135,7 @@ function range(c: Case): Phrase {
       ? phrase`Her water may be gone already, and lasts until ${{ date: p90 }} at the most.`
       : ['Her water has probably run out.'];
   return p90
-    ? phrase`Water until between ${{ date: p10 }} and ${{ date: p90 }}.`
+    ? phrase`Her water lasts until some day between ${{ date: p10 }} and ${{ date: p90 }}.`
     : phrase`Water at least until ${{ date: p10 }}.`;
 }
 

@@ -97,7 +97,7 @@ function inWinter(c: Case, w: Winter): ReturnType<Rule> {
         : 'she winters',
     says: time
       ? wakeSays
-      : phrase`${{ word: c.life === 'orphans' ? 'They winter' : 'She winters' }}: no food, no looks, no more warmth. Look to the water about monthly, next from ${{ date: check.notBefore }} on; wake ${{ word: c.life === 'orphans' ? 'them' : 'her' }} about ${{ date: wake }}.`,
+      : phrase`${{ word: c.life === 'orphans' ? 'They winter' : 'She winters' }}: no food, no looks, no more warmth. Check the water about monthly, next from ${{ date: check.notBefore }} on; wake ${{ word: c.life === 'orphans' ? 'them' : 'her' }} about ${{ date: wake }}.`,
     pressure: overdue ? 'now' : time || msOf(check.notBefore) <= msOf(now) ? 'soon' : 'rest',
     until: time ? null : from,
     criteria: [
@@ -216,6 +216,6 @@ function waterCheck(c: Case): Ask {
     c,
     'check-water',
     [from, from, addDays(from, figure('winterCheckSlackDays'))],
-    ['Look to her water, and to nothing else.'],
+    ['Check her water, and nothing else.'],
   );
 }

@@ -42,7 +42,7 @@ function aliveAfterDeath(facts: Facts): Contradiction[] {
   if (!died || !seen) return [];
   return [
     {
-      says: 'She was logged as dead, yet a later look saw her. Amend one of the two.',
+      says: 'She was logged as dead, yet a later look saw her. Put one of the two right.',
       readings: [
         { entryId: died.id, at: died.at, says: 'She did not die: the loss is wrong.' },
         { entryId: seen.id, at: seen.at, says: 'She was not seen alive: the look is wrong.' },
@@ -58,7 +58,7 @@ function beforeIntake(facts: Facts): Contradiction[] {
   if (!intake || !early) return [];
   return [
     {
-      says: 'A look is dated before she was taken in. Amend one of the two dates.',
+      says: 'A look is dated before she was taken in. Put one of the two right dates.',
       readings: [
         { entryId: early.id, at: early.at, says: 'The look was later.' },
         { entryId: intake.id, at: intake.at, says: 'She was taken in earlier.' },
@@ -75,7 +75,7 @@ function withinOneLook(facts: Facts): Contradiction[] {
       const part = look[caste];
       if (!part || part.low <= look.workers.high) continue;
       more.push({
-        says: `One look counted ${countText(part)} ${caste}, yet only ${countText(look.workers)} workers in all. Amend one of the two figures.`,
+        says: `One look counted ${countText(part)} ${caste}, yet only ${countText(look.workers)} workers in all. Put one of the two right figures.`,
         readings: [
           { entryId: look.id, at: look.at, says: `There were fewer ${caste}.` },
           { entryId: look.id, at: look.at, says: 'There were more workers.' },
@@ -95,7 +95,7 @@ function tooManyQueens(facts: Facts): Contradiction[] {
   if (!intake || !look) return [];
   return [
     {
-      says: `A look saw ${look.queensSeen} queens, yet ${queens === 1 ? 'one was' : `${queens} were`} taken in. Amend one of the two.`,
+      says: `A look saw ${look.queensSeen} queens, yet ${queens === 1 ? 'one was' : `${queens} were`} taken in. Put one of the two right.`,
       readings: [
         { entryId: look.id, at: look.at, says: 'Fewer queens were seen; a winged one may be a young one.' },
         { entryId: intake.id, at: intake.at, says: 'More queens were taken in.' },
@@ -113,7 +113,7 @@ function atOneTime(seen: readonly Observation[]): Contradiction[] {
     if (!stage) return;
     const text = (o: Observation) => countText(o.counts[stage] as NonNullable<typeof o.counts.eggs>);
     found.push({
-      says: `Two looks at nearly the same time counted ${text(a)} and ${text(b)} ${stage}. Amend one, or widen it to a range.`,
+      says: `Two looks at nearly the same time counted ${text(a)} and ${text(b)} ${stage}. Put one right, or widen it to a range.`,
       readings: [a, b].map((o) => ({ entryId: o.entryId, at: o.at, says: `${text(o)} ${stage} is wrong.` })),
     });
   });
@@ -139,7 +139,7 @@ function tooFast(seen: readonly Observation[]): Contradiction[] {
     if (!stage) continue;
     return [
       {
-        says: `Nothing was there at one look and ${stage} ${Math.max(1, Math.round(days))} days later. No kind is that quick. Amend one of the two.`,
+        says: `Nothing was there at one look and ${stage} ${Math.max(1, Math.round(days))} days later. No kind is that quick. Put one of the two right.`,
         readings: [
           { entryId: a.entryId, at: a.at, says: 'Brood was overlooked: leave its counts open.' },
           { entryId: b.entryId, at: b.at, says: `They were not ${stage}, or the day is wrong.` },

@@ -248,7 +248,7 @@ function fit(
   need(
     sample.effectiveDraws > 0,
     'entries',
-    'Her log cannot be explained: some of its dates exclude one another. Amend the wrong one.',
+    'Her log cannot be explained: some of its dates exclude one another. Put the wrong one right.',
   );
   return answer({ ...sample, stillWithout }, MAX_STRAIN, assumed);
 }

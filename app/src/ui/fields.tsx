@@ -4,7 +4,7 @@ import { TextInput } from 'react-native-paper';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
-import { inUnits, parseNumber } from './units';
+import { inUnits, numberInput, parseNumber } from './units';
 import { Words } from './Words';
 
 /** What is wrong with a field, and how to mend it. */
@@ -88,12 +88,14 @@ export function NumberField({
   autoFocus = false,
   onEnter,
 }: NumberFieldProps) {
-  const [typed, setTyped] = useState(value === null ? '' : String(value));
+  const [typed, setTyped] = useState(value === null ? '' : numberInput(value));
   // the value may be moved from elsewhere: by a drag on the drawing, or by another unit
   const text =
     parseNumber(typed) === value || (value === null && parseNumber(typed) === null)
       ? typed
-      : String(value ?? '');
+      : value === null
+        ? ''
+        : numberInput(value);
   const noNumber = text.trim() !== '' && parseNumber(text) === null;
   return (
     <View style={[styles.field, styles.number]}>

@@ -1,10 +1,11 @@
+import { NAMES } from '@/words/names';
 /** The few places that are always reachable: a bar at the thumb on a phone, a rail on a wide screen. */
 export const NAV = [
-  { to: '/', icon: 'white-balance-sunny', title: 'Today' },
-  { to: '/shelf', icon: 'test-tube', title: 'Shelf' },
-  { to: '/bench', icon: 'tools', title: 'Bench' },
-  { to: '/places', icon: 'thermometer', title: 'Places' },
-  { to: '/records', icon: 'notebook-outline', title: 'Records' },
+  { to: '/', icon: 'white-balance-sunny', title: NAMES.today },
+  { to: '/shelf', icon: 'test-tube', title: NAMES.shelf },
+  { to: '/bench', icon: 'tools', title: NAMES.bench },
+  { to: '/places', icon: 'thermometer', title: NAMES.places },
+  { to: '/records', icon: 'notebook-outline', title: NAMES.records },
 ] as const;
 
 export type NavPlace = (typeof NAV)[number]['to'];

@@ -1,4 +1,4 @@
-import { inUnits, sizeText } from './units';
+import { inUnits, numberInput, parseNumber, sizeText } from './units';
 
 const INCHES = { length: 'in', temperature: 'F' } as const;
 const METRIC = { length: 'mm', temperature: 'C' } as const;
@@ -27,4 +27,10 @@ test.each([
 test('a tube’s size follows the unit of length', () => {
   expect(sizeText(16, 150, 'mm')).toBe('16 × 150');
   expect(sizeText(16, 150, 'in')).toBe('0.63 × 5.9');
+});
+
+test('a field shows the decimal sign of the browser’s language, and takes either', () => {
+  expect(numberInput(16.5, 'de-DE')).toBe('16,5');
+  expect(numberInput(1234.25, 'en-US')).toBe('1234.25');
+  expect(parseNumber(numberInput(16.5, 'de-DE'))).toBe(16.5);
 });

@@ -18,6 +18,9 @@ export function lengthText(mm: number, unit: Preferences['length']): string {
   return unit === 'in' ? `${round(mm / MM_PER_INCH, 2)} in` : `${round(mm, mm < 10 ? 1 : 0)} mm`;
 }
 
+/** A unit of length as a word in a sentence. */
+export const lengthName = (unit: Preferences['length']): string => (unit === 'in' ? 'inches' : 'mm');
+
 /** "16 × 150": outside and length of a tube, without the unit, which its heading tells. */
 export const sizeText = (outsideMm: number, lengthMm: number, unit: Preferences['length']): string =>
   unit === 'in'
@@ -47,6 +50,10 @@ export function parseNumber(text: string): number | null {
   if (!/^-?\d*\.?\d+$|^-?\d+\.$/.test(trimmed)) return null;
   return Number(trimmed);
 }
+
+/** A figure as it stands in a field, with the decimal sign of the browser's language. */
+export const numberInput = (value: number, language = globalThis.navigator?.language): string =>
+  new Intl.NumberFormat(language, { useGrouping: false, maximumFractionDigits: 6 }).format(value);
 
 export const toC = (value: number, unit: Preferences['temperature']): number =>
   unit === 'F' ? (value - 32) / 1.8 : value;

@@ -3,6 +3,7 @@ import { useStock } from '@/data/queries';
 import { dayText } from '@/ui/dates';
 import { Screen } from '@/ui/Screen';
 import { Way } from '@/ui/Way';
+import { NAMES } from '@/words/names';
 
 /** What do you want to get ready? The ways to tubes, stock and labels. */
 export function BenchPage() {
@@ -14,13 +15,13 @@ export function BenchPage() {
         <Way
           to="/bench/tube"
           icon="test-tube"
-          title="A founding tube"
+          title={NAMES.tube}
           says="How full, how tight the plug, which water, how much warming floods it."
         />
         <Way
           to="/stock"
           icon="archive-outline"
-          title="The stock"
+          title={NAMES.stock}
           says={
             plan && plan.make > 0
               ? `Make ${plan.make} tubes before ${dayText(plan.by)}.`
@@ -32,10 +33,10 @@ export function BenchPage() {
         <Way
           to="/labels"
           icon="label-outline"
-          title="Labels"
+          title={NAMES.labels}
           says="For tubes, with a code that opens her look."
         />
-        <Way to="/scan" icon="qrcode-scan" title="Read a label" says="By camera, or from a picture." />
+        <Way to="/scan" icon="qrcode-scan" title={NAMES.readLabel} says="By camera, or from a picture." />
       </View>
     </Screen>
   );

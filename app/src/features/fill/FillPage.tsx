@@ -14,7 +14,7 @@ import { Fault, NumberField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
-import { fromC, fromMm, lengthText, tempText, toC, toMm } from '@/ui/units';
+import { fromC, fromMm, lengthName, lengthText, tempText, toC, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { Cells } from './Cells';
 import { Hygiene, Substrate, WaterSources } from './Checks';
@@ -134,7 +134,7 @@ export function FillPage() {
       side={
         <>
           <Choice
-            label={`Tube, outside × length in ${length}`}
+            label={`Tube, outside × length in ${lengthName(length)}`}
             options={[...sizes, { value: 'own', label: 'My own', hint: 'give its size' }]}
             value={own ? 'own' : d.size}
             onChange={choose}

@@ -9,6 +9,7 @@ import { Loading } from '@/ui/states';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import type { QueenForm } from './queen-form';
+import { NAMES } from '@/words/names';
 
 /** Step 3: what she may be, her shape, and what kind of founder follows from that. */
 export function StepSpecies() {
@@ -71,7 +72,7 @@ export function StepSpecies() {
       {chosen || shape ? (
         <Sheet tight>
           <Words kind="heading" level={2}>
-            What kind of founder is she?
+            {NAMES.founder}
           </Words>
           <FounderPanel belief={belief} />
         </Sheet>

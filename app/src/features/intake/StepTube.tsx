@@ -15,7 +15,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Fault, NumberField } from '@/ui/fields';
 import { Caution } from '@/ui/Sheet';
-import { fromMm, lengthText, toMm } from '@/ui/units';
+import { fromMm, lengthName, lengthText, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { tubeOf, type QueenForm } from './queen-form';
 import { go } from '@/ui/way';
@@ -78,7 +78,7 @@ export function StepTube({ places }: { places: readonly Place[] }) {
   return (
     <>
       <Choice
-        label={`Tube, outside × length in ${length}`}
+        label={`Tube, outside × length in ${lengthName(length)}`}
         options={[...sizes, OWN]}
         value={own ? 'own' : (chosen?.value ?? 'own')}
         onChange={choose}

@@ -9,9 +9,10 @@ import type { FormKind } from './kind-form';
 import { hasForm, KIND_FORMS } from './kind-forms';
 import { kindIcon } from './kind-views';
 import { WriteEntry } from './WriteEntry';
+import { NAMES } from '@/words/names';
 
 /** A look is written on its own page. */
-const deedWords = (deed: Deed): string => (hasForm(deed) ? KIND_FORMS[deed].deed : 'Log a look');
+const deedWords = (deed: Deed): string => (hasForm(deed) ? KIND_FORMS[deed].deed : NAMES.look);
 
 interface DeedsProps {
   shown: ShownQueen;

@@ -7,6 +7,7 @@ import { Fold } from '@/ui/Fold';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { StageChart } from './StageChart';
+import { NAMES } from '@/words/names';
 
 /** What comes next: the bands of every stage, the second batch, and what another warmth would do. */
 export function Ahead({ shown }: { shown: ShownQueen }) {
@@ -25,11 +26,11 @@ export function Ahead({ shown }: { shown: ShownQueen }) {
         style={styles.left}
         onPress={() => go(`/queens/${facts.queen.id}/watch`)}
       >
-        What is she probably doing?
+        {NAMES.probably}
       </Button>
       <StageChart view={view} facts={facts} />
       <Later shown={shown} />
-      <Fold title="What if?">
+      <Fold title={NAMES.whatIf}>
         <WhatIfPanel shown={shown} />
       </Fold>
     </>

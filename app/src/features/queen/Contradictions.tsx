@@ -15,6 +15,7 @@ import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { go } from '@/ui/way';
+import { NAMES } from '@/words/names';
 
 /** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
 function Rivals({ shown }: { shown: ShownQueen }) {
@@ -91,7 +92,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
     <View style={styles.reading}>
       <Words kind="small" style={styles.says}>{`${letter}: ${reading.says}`}</Words>
       <Button mode="outlined" onPress={amend}>
-        {`Put right ${named}`}
+        {`${NAMES.putRight} ${named}`}
       </Button>
       {open && hasForm(entry.kind) ? (
         <View style={styles.form}>

@@ -15,6 +15,7 @@ import { entryWords, kindIcon, kindTitle } from '@/features/log/kind-views';
 import { useNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 import { go } from '@/ui/way';
+import { NAMES } from '@/words/names';
 
 const FIRST = 8;
 
@@ -90,7 +91,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
             </Words>
           ) : amendment ? (
             <Words kind="small" soft>
-              {`Put right ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
+              {`${NAMES.putRight} ${dayText(amendment.loggedAt)}. Before: ${entryWords(bodyOf(original), names)}`}
             </Words>
           ) : null}
         </View>
@@ -106,7 +107,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
           <IconButton
             icon="pencil-outline"
             size={20}
-            accessibilityLabel={`Put right: ${title}`}
+            accessibilityLabel={`${NAMES.putRight}: ${title}`}
             aria-expanded={hasForm(entry.kind) ? open : undefined}
             onPress={amend}
           />
@@ -116,7 +117,9 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
             icon="close"
             size={20}
             accessibilityLabel={
-              entry.kind === 'intake' ? 'Taken in by mistake: take her back whole' : `Take back: ${title}`
+              entry.kind === 'intake'
+                ? 'Taken in by mistake: take her back whole'
+                : `${NAMES.takeBack}: ${title}`
             }
             onPress={() => void withdraw()}
           />

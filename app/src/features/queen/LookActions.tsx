@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { openDeeds } from '@/ui/open-deeds';
 import { offerUndo } from '@/ui/undo';
 import { go } from '@/ui/way';
+import { NAMES } from '@/words/names';
 
 interface LookActionsProps {
   id: string;
@@ -51,10 +52,10 @@ export function LookActions({ id, label }: LookActionsProps) {
         style={styles.action}
         onPress={() => go(`/queens/${id}/look`)}
       >
-        Log a look
+        {NAMES.look}
       </Button>
       <Button mode="outlined" icon={kindIcon('rest')} style={styles.action} onPress={() => setAsking(true)}>
-        Leave alone
+        {NAMES.leaveAlone}
       </Button>
       <IconButton
         icon="dots-horizontal"

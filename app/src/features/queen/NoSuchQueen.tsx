@@ -3,6 +3,7 @@ import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
+import { NAMES } from '@/words/names';
 
 /** An address of a queen whom nobody knows. */
 export function NoSuchQueen() {
@@ -12,7 +13,7 @@ export function NoSuchQueen() {
         The address may be mistyped, or it comes from another burrow. All who live here stand on the shelf.
       </Words>
       <Button mode="contained" icon="test-tube" style={styles.left} onPress={() => go('/shelf')}>
-        To the shelf
+        {NAMES.toShelf}
       </Button>
     </Screen>
   );

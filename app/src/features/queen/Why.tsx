@@ -5,6 +5,7 @@ import { Fold } from '@/ui/Fold';
 import { PeacePanel } from './PeacePanel';
 import { SaysWho } from './SaysWho';
 import { Verdicts } from './Verdicts';
+import { NAMES } from '@/words/names';
 
 /** Why she is advised so: every question with its reasons, what kind of founder she is, and who says so. */
 export function Why({ shown }: { shown: ShownQueen }) {
@@ -24,7 +25,7 @@ export function Why({ shown }: { shown: ShownQueen }) {
         </>
       ) : null}
       {view.ledger.loss || !view.founder ? null : (
-        <Fold title="What kind of founder is she?">
+        <Fold title={NAMES.founder}>
           <HerFounder shown={shown} />
         </Fold>
       )}

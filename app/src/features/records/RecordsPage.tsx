@@ -7,6 +7,7 @@ import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
+import { NAMES } from '@/words/names';
 
 const PLACES: { value: PlaceChoice; label: string; hint: string }[] = [
   { value: 'withheld', label: 'Left out', hint: 'nobody learns the site' },
@@ -21,19 +22,19 @@ export function RecordsPage() {
         <Way
           to="/cohort"
           icon="chart-line-variant"
-          title="What they show"
+          title={NAMES.comparison}
           says="Survival and the way to workers, by species, batch, place and method."
         />
         <Way
           to="/settings"
           icon="cog-outline"
-          title="Settings"
+          title={NAMES.settings}
           says="Your methods, units, time zone and appearance."
         />
         <Way
           to="/glossary"
           icon="book-open-variant"
-          title="Words"
+          title={NAMES.words}
           says="Every trade word that is used here, in plain English."
         />
       </View>

@@ -38,6 +38,7 @@ import {
 } from './round';
 import { RoundFood } from './RoundFood';
 import { go } from '@/ui/way';
+import { NAMES } from '@/words/names';
 
 /** Tube by tube: what to check and why, one tap for "no change", and at the end what it changed. */
 export function RoundPage() {
@@ -102,7 +103,7 @@ function Start({ rows, onBegin }: { rows: readonly ShelfRow[]; onBegin(rows: She
           </Button>
         ) : null}
         <Button mode="text" icon="food-apple-outline" onPress={() => go('/feed')}>
-          Feed several
+          {NAMES.feedSeveral}
         </Button>
       </View>
     </>

@@ -7,6 +7,7 @@ import { Button } from '@/ui/Button';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { go } from '@/ui/way';
+import { NAMES } from '@/words/names';
 
 const LINES = [
   '1. Take in each queen: how you found her, her tube, where she stands.',
@@ -30,7 +31,7 @@ export function EmptyShelf() {
       </View>
       <View style={styles.ways}>
         <Button mode="contained" icon="plus" onPress={() => go('/queens/new')}>
-          Take in a queen
+          {NAMES.takeIn}
         </Button>
         <Button mode="outlined" icon="eye-outline" onPress={() => showExample(true)}>
           Try a made-up shelf

@@ -13,6 +13,7 @@ import { Words } from '@/ui/Words';
 import { arrange, MANY, SORTS, type Sort } from './arrange';
 import { EmptyShelf } from './EmptyShelf';
 import { TubeList } from './TubeList';
+import { NAMES } from '@/words/names';
 
 /** Who stands here? Every tube to scale; searched and sorted when there are many. */
 export function ShelfPage() {
@@ -35,15 +36,15 @@ export function ShelfPage() {
         rows && rows.length > 0 ? (
           <View style={styles.foot}>
             <Button mode="contained" icon="plus" style={styles.fill} onPress={() => go('/queens/new')}>
-              Take in a queen
+              {NAMES.takeIn}
             </Button>
             <Button mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
-              Feed several
+              {NAMES.feedSeveral}
             </Button>
             <IconButton
               icon="qrcode-scan"
               mode="outlined"
-              accessibilityLabel="Read a label"
+              accessibilityLabel={NAMES.readLabel}
               style={styles.icon}
               onPress={() => go('/scan')}
             />

@@ -15,6 +15,7 @@ import { tubesText } from '@/features/shelf/arrange';
 import { CalendarAddress } from './CalendarAddress';
 import { MyDays } from './MyDays';
 import { planOf, toPrepare, type ShelfPlan } from './plan';
+import { NAMES } from '@/words/names';
 
 const noon = (day: string) => `${day}T12:00:00.000Z`;
 
@@ -50,7 +51,7 @@ export function Plan() {
       ) : null}
       <Sheet tight>
         <Words kind="heading" level={2}>
-          Visits ahead
+          {NAMES.visits}
         </Words>
         <Words>
           {first

@@ -12,6 +12,7 @@ import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
+import { NAMES } from '@/words/names';
 
 // planning visits is not needed for the first picture
 const Plan = lazyPart(PAGES.plan);
@@ -49,10 +50,10 @@ function Needs({ rows }: { rows: readonly ShelfRow[] }) {
       <Words kind="answer">{answer(rows)}</Words>
       <View style={styles.ways}>
         <Button mode="outlined" icon="rotate-right" onPress={() => go('/round')}>
-          Go round
+          {NAMES.round}
         </Button>
         <Button mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
-          Feed several
+          {NAMES.feedSeveral}
         </Button>
       </View>
       <TubeList

@@ -22,6 +22,7 @@ import { Words } from '@/ui/Words';
 import { CASTE_WORDS } from '@/words/log';
 import { EVENT_TITLES } from '@/words/stages';
 import { countdown, insideWords, type Countdown } from './likely';
+import { NAMES } from '@/words/names';
 
 /** What is she probably doing? Something better to open than the drawer. */
 export function WatchPage({ id }: { id: string }) {
@@ -29,7 +30,7 @@ export function WatchPage({ id }: { id: string }) {
   if (isUnknown(error)) return <NoSuchQueen />;
   return (
     <Screen
-      question={data ? `What is ${data.facts.queen.label} probably doing?` : 'What is she probably doing?'}
+      question={data ? `What is ${data.facts.queen.label} probably doing?` : NAMES.probably}
       back={`/queens/${id}`}
     >
       {loading ? <Loading what="her outlook" /> : null}

@@ -176,8 +176,8 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
           height={wide}
           rx={wide / 2}
           fill={strong ? 'none' : p.mossWash}
-          stroke={strong ? p.moss : 'none'}
-          strokeWidth={2}
+          stroke={strong ? p.moss : p.rule}
+          strokeWidth={strong ? 2 : 1}
         />
         {band.p50 && strong ? (
           <Line
@@ -195,7 +195,7 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
   return (
     <View style={styles.compared} onLayout={onLayout} aria-live="polite">
       <View style={styles.legend} aria-hidden>
-        <Key fill={p.mossWash} stroke={p.mossWash} says="as it is" />
+        <Key fill={p.mossWash} stroke={p.rule} says="as it is" />
         <Key fill="none" stroke={p.moss} says="what if" />
       </View>
       {events.map((e) => (

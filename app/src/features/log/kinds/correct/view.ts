@@ -1,5 +1,6 @@
 import type { TubeMeasures } from '@gentle-burrow/core/facts';
 import { joined, type KindView } from '../../kind-view';
+import { NAMES } from '@/words/names';
 
 const named = (value: string): string => value || 'none';
 
@@ -8,7 +9,7 @@ const tubeWords = (t: TubeMeasures): string =>
   `${t.outsideMm} × ${t.lengthMm} mm, bore ${t.boreMm} mm, ${t.end} end, water at ${t.waterLineMm} mm, plugs ${t.plugs.innerMm} and ${t.plugs.outerMm} mm`;
 
 export const correct: KindView<'correct'> = {
-  title: 'Put right',
+  title: NAMES.putRight,
   icon: 'pencil-outline',
   words: ({ label, batch, tube, placeId, text }, names) => {
     const place = (id: string) => names.place?.(id) ?? 'another place';

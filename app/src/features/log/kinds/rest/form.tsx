@@ -1,6 +1,7 @@
 import { addDays, daysBetween, daysText } from '@gentle-burrow/core/quantity';
 import { Choice } from '@/ui/Choice';
 import type { FieldsProps, KindForm } from '../../kind-form';
+import { NAMES } from '@/words/names';
 
 interface Draft {
   days: number;
@@ -22,7 +23,7 @@ function Fields({ draft, change }: FieldsProps<Draft>) {
 }
 
 export const rest: KindForm<'rest', Draft> = {
-  deed: 'Leave alone',
+  deed: NAMES.leaveAlone,
   keep: 'Leave her alone',
   kept: ({ at, until }) => `Left alone for ${daysText(daysBetween(at, until))}.`,
   begin: (_, body) => ({ days: body ? Math.round(daysBetween(body.at, body.until)) : 14 }),

@@ -51,8 +51,12 @@ async function moveWarmth(page: Page): Promise<void> {
   await slider.focus();
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');
   await page.waitForTimeout(800);
-  await page.getByText('A look every').scrollIntoViewIfNeeded();
-  await scrollTo(880)(page);
+  await page.getByText('Nothing is changed in her log').scrollIntoViewIfNeeded();
+}
+
+async function openFounder(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'What kind of founder is she?' }).click();
+  await page.getByRole('button', { name: 'Log a sign' }).scrollIntoViewIfNeeded();
 }
 
 async function halfLook(page: Page): Promise<void> {
@@ -63,21 +67,21 @@ async function halfLook(page: Page): Promise<void> {
 }
 
 const VIEWS = (id: (label: string) => string): View[] => [
-  { name: 'shelf', path: '/', sizes: ['phone', 'wide'] },
+  { name: 'today', path: '/', sizes: ['phone', 'wide'] },
+  { name: 'shelf', path: '/shelf', sizes: ['phone', 'wide'] },
   { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone', 'wide'] },
-  { name: 'queen-why', path: `/queens/${id('C1')}`, sizes: ['phone'], prepare: scrollTo(660) },
-  { name: 'founder', path: `/queens/${id('C2')}`, sizes: ['phone'], prepare: scrollTo(1680) },
+  { name: 'queen-ahead', path: `/queens/${id('C1')}/ahead`, sizes: ['phone'] },
+  { name: 'queen-why', path: `/queens/${id('C1')}/why`, sizes: ['phone'] },
+  { name: 'founder', path: `/queens/${id('C2')}/why`, sizes: ['phone'], prepare: openFounder },
   { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone'], prepare: halfLook },
   { name: 'watch', path: `/queens/${id('C1')}/watch`, sizes: ['phone'] },
-  { name: 'what-if', path: `/queens/${id('C1')}`, sizes: ['wide'], prepare: moveWarmth },
+  { name: 'what-if', path: `/queens/${id('C1')}/ahead`, sizes: ['wide'], prepare: moveWarmth },
   { name: 'new-queen', path: '/queens/new', sizes: ['phone'], prepare: toTubeStep },
-  { name: 'visits', path: '/visits', sizes: ['phone'] },
   { name: 'round', path: '/round', sizes: ['phone'], prepare: beginRound },
-  { name: 'bench', path: '/bench', sizes: ['phone', 'wide'], prepare: scrollTo(260) },
+  { name: 'feed', path: '/feed', sizes: ['phone'] },
+  { name: 'bench', path: '/bench/tube', sizes: ['phone'], prepare: scrollTo(260) },
   { name: 'stock', path: '/stock', sizes: ['phone'] },
   { name: 'places', path: '/places', sizes: ['phone'], prepare: openPlace },
-  { name: 'labels', path: '/labels', sizes: ['phone'], prepare: scrollTo(1100) },
-  { name: 'dark', path: `/queens/${id('V1')}`, sizes: ['wide'], appearance: 'night' },
   { name: 'red-light', path: `/queens/${id('V1')}`, sizes: ['phone'], appearance: 'red' },
 ];
 

@@ -60,7 +60,12 @@ interface NewQueenPageProps {
 }
 
 /** Takes a queen in, in the order in which the hands work: five short steps, each kept while it is typed. */
-export function NewQueenPage({ step: asked, begun }: NewQueenPageProps) {
+export function NewQueenPage(props: NewQueenPageProps) {
+  const [turn, setTurn] = useState(0);
+  return <Steps key={turn} {...props} onStartOver={() => setTurn(turn + 1)} />;
+}
+
+function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStartOver(): void }) {
   const [draft] = useState(() => readDraft<Draft>(DRAFT));
   const step = Math.min(LAST, Math.max(0, asked ?? 0));
   // what was begun before is gone on with where it was left
@@ -128,8 +133,10 @@ export function NewQueenPage({ step: asked, begun }: NewQueenPageProps) {
   };
   const save = () => form.handleSubmit(keep, backToFault)();
   const startOver = () => {
+    // nothing of the old form is kept on the way out
+    saved.current = true;
     clearDraft(DRAFT);
-    form.reset(emptyForm() as QueenForm);
+    onStartOver();
     if (step > 0) goInsteadOfAll(INTAKE, stepAddress(0));
   };
 
@@ -167,7 +174,7 @@ export function NewQueenPage({ step: asked, begun }: NewQueenPageProps) {
             </Button>
           ) : null}
         </View>
-        <Returned kept={begun} onDiscard={startOver} />
+        <Returned kept={begun && draft !== null} onDiscard={startOver} />
         {step === 0 ? <LikeTheLast places={places} /> : null}
         {step === 0 ? <StepOrigin /> : null}
         {step === 0 && doubts.some((d) => askedBack.includes(d)) ? (

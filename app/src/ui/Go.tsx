@@ -22,14 +22,18 @@ const isForBrowser = ({ nativeEvent }: GestureResponderEvent): boolean => {
   return e.ctrlKey || e.metaKey || e.shiftKey || (e.button ?? 0) > 0;
 };
 
+/** A long press that is answered here must not open the browser's own sheet about the link. */
+const NO_CALLOUT = { WebkitTouchCallout: 'none', userSelect: 'none' } as object;
+
 /** A place to go to: a real link, which can be opened in a new tab and copied. */
-export function Go({ to, onGo, children, ...rest }: GoProps) {
+export function Go({ to, onGo, style, children, ...rest }: GoProps) {
   const link = { href: to } as object;
   return (
     <Pressable
       role="link"
       {...link}
       {...rest}
+      style={[style, rest.onLongPress ? NO_CALLOUT : null]}
       onPress={(e) => {
         if (isForBrowser(e)) return;
         e.preventDefault();

@@ -96,7 +96,7 @@ export const GLOSSARY: readonly Term[] = [
   },
   { word: 'reckoned', also: ['reckoning'], says: 'Worked out from what was logged, not seen.' },
   { word: 'replete', also: ['repletes'], says: 'A worker whose gaster is a living store of food.' },
-  { word: 'round', says: 'Going from tube to tube, a short look at each.' },
+  { word: 'going round', also: ['go round'], says: 'Going from tube to tube, a short look at each.' },
   { word: 'second batch', says: 'The eggs laid after the first batch has become pupae or workers.' },
   {
     word: 'settle',

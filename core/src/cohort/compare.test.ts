@@ -67,3 +67,16 @@ test('days until workers come from looks as intervals; who came with workers tel
   // two of five were still without on day 100
   expect(c.groups[0]!.workers!.survivalAfter(60)).toBeCloseTo(0.4, 5);
 });
+
+test('half of them by a day that nobody has watched is not told', () => {
+  const early = Array.from({ length: 3 }, () => life(null, 'died', [0, 1]));
+  const without = Array.from({ length: 10 }, () => ({
+    ...life(null),
+    workers: { after: addDays(START, 90), by: null },
+  }));
+  // by maximum likelihood the median of these runs off beyond every number
+  expect(compare(group('a', [...early, ...without]), NOW).groups[0]).toMatchObject({
+    founded: 3,
+    medianDays: null,
+  });
+});

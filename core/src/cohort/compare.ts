@@ -23,7 +23,7 @@ export interface CohortGroup {
   workers: TurnbullEstimate | null;
   /** Of those, how many have been seen with workers. */
   founded: number;
-  /** Middle of the days until workers by a log-normal; null below three that were seen. */
+  /** Middle of the days until workers by a log-normal; null below three that were seen, and beyond all that was watched. */
   medianDays: number | null;
 }
 
@@ -106,6 +106,13 @@ function groupOf(name: string, lives: readonly Life[], now: Instant): CohortGrou
     survival: kaplanMeier(watched),
     workers: founded > 0 ? turnbull(intervals) : null,
     founded,
-    medianDays: founded >= LEAST_SEEN ? fitLogNormal(intervals.filter((i) => i.by > 0)).median : null,
+    medianDays: founded >= LEAST_SEEN ? medianWithin(intervals) : null,
   };
+}
+
+/** The day by which half of them have workers; null when it lies beyond all that was watched, where it is no date. */
+function medianWithin(intervals: readonly TimeInterval[]): number | null {
+  const { median } = fitLogNormal(intervals.filter((i) => i.by > 0));
+  const watched = Math.max(...intervals.map((i) => (i.by < Infinity ? i.by : i.after)));
+  return median <= watched ? median : null;
 }

@@ -128,9 +128,7 @@ function groupWords(g: CohortGroup): string {
     last &&
       `${percent(last.survival)} % alive after day ${last.time} (${percent(last.low)} to ${percent(last.high)})`,
     `${g.founded} seen with workers`,
-    g.medianDays !== null && Number.isFinite(g.medianDays)
-      ? `half of them by about day ${Math.round(g.medianDays)}`
-      : null,
+    g.medianDays !== null ? `half of them by about day ${Math.round(g.medianDays)}` : null,
   ]
     .filter(Boolean)
     .join(' · ');

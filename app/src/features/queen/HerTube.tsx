@@ -11,7 +11,7 @@ import { SPACE } from '@/theme/tokens';
 import { dayText, nearText, spanText } from '@/ui/dates';
 import { lengthText } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
-import { Words } from '@/ui/Words';
+import { Told } from '@/ui/Told';
 
 /** Her tube to scale, and her chamber through the lens, as last seen. */
 export function HerTube({ shown, profile }: { shown: ShownQueen; profile: SpeciesProfile | undefined }) {
@@ -42,16 +42,16 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
       <View style={[styles.lens, { borderColor: p.rule, backgroundColor: p.sheet }]}>
         <TubeDrawing {...drawing} width={Math.max(0, width - 2)} view={lensView(a, lensHeight, width)} />
       </View>
-      <Words kind="small" soft>
+      <Told kind="small" soft>
         {`${seenAt ? `As seen ${nearText(seenAt)}` : 'Not seen yet'}: ${
           MILESTONES.flatMap((m) => countWords(m, ledger.counts[m], seenAt)).join(', ') || 'no brood counted'
         }.`}
-      </Words>
-      <Words kind="small" soft>
+      </Told>
+      <Told kind="small" soft>
         {`Water now about ${lengthText(lineMm, units.length)} by reckoning${
           dry?.p10 && dry.p90 ? `; gone ${spanText(dry.p10, dry.p90)}` : ''
         }.`}
-      </Words>
+      </Told>
     </View>
   );
 }

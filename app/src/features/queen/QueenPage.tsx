@@ -6,14 +6,16 @@ import { amendEntry, useQueen, useSpecies, type ShownQueen } from '@/data/querie
 import { Deeds } from '@/features/log/Deeds';
 import { deedsOf, isGone, type Deed } from '@/features/log/deed';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/keys';
-import { Said } from '@/ui/Said';
+import { phraseText } from '@/ui/Said';
 import { Screen, useIsWide } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
+import { Told } from '@/ui/Told';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { Ahead } from './Ahead';
@@ -110,6 +112,7 @@ function Names({ shown }: { shown: ShownQueen }) {
 /** What to do next, and her home as it is now. */
 function AtAGlance({ shown }: { shown: ShownQueen }) {
   const p = useBurrow();
+  const units = usePreferences();
   const { view, waiting } = shown;
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const advice = view.counsel;
@@ -118,7 +121,9 @@ function AtAGlance({ shown }: { shown: ShownQueen }) {
     <>
       <View aria-live="polite" style={styles.next}>
         {advice ? (
-          <Said kind="answer" phrase={advice.next} color={color} />
+          <Told kind="answer" color={color}>
+            {phraseText(advice.next, units)}
+          </Told>
         ) : (
           <Words kind="answer" color={color}>
             {view.trouble?.message ?? 'Nothing can be said yet.'}
@@ -153,7 +158,7 @@ function Now({ shown }: { shown: ShownQueen }) {
       </Sheet>
       {profile?.cautions.map((c) => (
         <Caution key={c}>
-          <Words kind="small">{c}</Words>
+          <Told kind="small">{c}</Told>
         </Caution>
       ))}
       <PhotoStrip shown={shown} />

@@ -35,10 +35,16 @@ export function ShelfPage() {
       foot={
         rows && rows.length > 0 ? (
           <View style={styles.foot}>
-            <Button mode="contained" icon="plus" style={styles.fill} onPress={() => go('/queens/new')}>
+            <Button
+              compact
+              mode="contained"
+              icon="plus"
+              style={styles.fill}
+              onPress={() => go('/queens/new')}
+            >
               {NAMES.takeIn}
             </Button>
-            <Button mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
+            <Button compact mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
               {NAMES.feedSeveral}
             </Button>
             <IconButton

@@ -22,7 +22,7 @@ export async function benchWhatIf(): Promise<Row[]> {
     };
     const id = rows.find((r) => r.queen.label === 'C1')?.queen.id;
     const page = await browser.newPage({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
-    await page.goto(`${server.url}/queens/${id}`);
+    await page.goto(`${server.url}/queens/${id}/ahead`);
     await page.getByRole('button', { name: 'What if?' }).click();
     const slider = page.getByRole('slider', { name: 'Warmer or cooler from today' });
     await slider.waitFor();

@@ -11,7 +11,8 @@ import { useMemo } from 'react';
 import { useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { watchNetwork } from '@/data/network';
+import { EXAMPLE } from '@/data/example';
+import { askInstead, watchNetwork } from '@/data/network';
 import { openOutbox } from '@/data/outbox';
 import { askForShelf, refetchAfterSending } from '@/data/queries';
 import { persistOptions, queryClient } from '@/data/query-client';
@@ -19,6 +20,7 @@ import { registerServiceWorker } from '@/data/service-worker';
 import { usePreferences } from '@/theme/preferences';
 import { themeOf } from '@/theme/theme';
 import { Frame } from '@/ui/Frame';
+import { PAGES } from '@/ui/pages';
 
 // an icon is drawn from a font: its letter must not be read out
 const PAPER_SETTINGS = {
@@ -29,6 +31,7 @@ const PAPER_SETTINGS = {
   ),
 };
 
+if (EXAMPLE) askInstead(PAGES.example().then((Server) => new Server(new Date())));
 registerServiceWorker();
 watchNetwork();
 refetchAfterSending(queryClient);

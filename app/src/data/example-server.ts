@@ -7,6 +7,7 @@ import { SPECIES } from '@gentle-burrow/core/species';
 import { stockLevels } from '@gentle-burrow/core/stock';
 import { demoFacts } from '@gentle-burrow/core/world/demo';
 import { v7 } from 'uuid';
+import type { Answering } from './network';
 import { projectLocally } from './projection';
 
 const NONE = null;
@@ -15,7 +16,7 @@ const NONE = null;
  * Answers like the server, from made-up facts, within this window: a shelf to try everything on. Nothing leaves the
  * window, and all of it is gone with the next load.
  */
-export class ExampleServer {
+export class ExampleServer implements Answering {
   private readonly facts: Fact[];
 
   constructor(now: Date) {

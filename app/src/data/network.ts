@@ -1,6 +1,5 @@
 import type { ErrorBody } from '@gentle-burrow/contract';
 import { onlineManager } from '@tanstack/react-query';
-import { EXAMPLE } from './example';
 
 const RETRY_MS = 3000;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -62,7 +61,7 @@ export async function call<T>(
   path: string,
   init?: { method: string; body: unknown } | { method: string; bytes: Blob },
 ): Promise<T> {
-  if (EXAMPLE) return askExample<T>(path, init);
+  if (instead) return askOther<T>(path, init);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -93,19 +92,23 @@ export async function call<T>(
   );
 }
 
-const example = lazily(async () => new (await import('./example-server')).ExampleServer(new Date()));
-
-/** The same, of the made-up shelf within this window. Pictures stay where they are. */
-async function askExample<T>(path: string, init?: { method: string; body?: unknown }): Promise<T> {
-  const told = await (await example()).answer(path, init);
-  if (told === null) throw new RefusedError(404, 'There is nothing here.');
-  return told as T;
+/** Something that answers like the server. */
+export interface Answering {
+  /** @returns the body of the answer; null when there is nothing of that address */
+  answer(path: string, init?: { method: string; body?: unknown }): Promise<unknown>;
 }
 
-/** Made when it is first asked for, once. */
-function lazily<T>(make: () => Promise<T>): () => Promise<T> {
-  let made: Promise<T> | null = null;
-  return () => (made ??= make());
+let instead: Promise<Answering> | null = null;
+
+/** From now on everything is asked of another than the server: of the made-up shelf within this window. */
+export function askInstead(other: Promise<Answering>): void {
+  instead = other;
+}
+
+async function askOther<T>(path: string, init?: { method: string; body?: unknown }): Promise<T> {
+  const told = await (await instead)?.answer(path, init);
+  if (told === null || told === undefined) throw new RefusedError(404, 'There is nothing here.');
+  return told as T;
 }
 
 /** Told apart without a schema: schemas come with the pages that need them. */

@@ -1,4 +1,5 @@
 /** All that the first page does not need. It shares the core, so it comes together: apart, what it shares would come before the first screen. */
+export { ExampleServer } from '@/data/example-server';
 export { ShelfPage } from '@/features/shelf/ShelfPage';
 export { KeyHelp } from '@/ui/KeyHelp';
 export { QueenPage } from '@/features/queen/QueenPage';

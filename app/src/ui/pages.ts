@@ -2,6 +2,7 @@ const pages = () => import('@/features/pages');
 
 /** The pages whose code is fetched when one is first needed, or ahead of it while the shelf is being read. */
 export const PAGES = {
+  example: () => pages().then((m) => m.ExampleServer),
   shelf: () => pages().then((m) => m.ShelfPage),
   keys: () => pages().then((m) => m.KeyHelp),
   queen: () => pages().then((m) => m.QueenPage),

@@ -137,6 +137,8 @@ test('another one like the last: three taps, and a tube less in the stock', asyn
   await page.goto(`${demo.url}/stock`);
   await page.getByRole('button', { name: 'One 16 × 150, filled used' }).click();
   await expect.poll(ready).toBe(1);
+  await expect(page.getByText(/^1 used on /).first()).toBeVisible();
+  await expect(page.getByText(/used -/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(ready).toBe(2);
 });
@@ -173,6 +175,7 @@ test('labels are printed, and one is scanned back from a picture', async ({ page
 
   const { picture, id } = await drawnLabel(page, demo, 'png');
   await page.goto(`${demo.url}/scan`);
+  await expect(page.getByRole('button', { name: 'Choose a picture' })).toBeVisible();
   const file = page.getByLabel('A picture of the label');
   await file.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
   await expect(page.getByText(/No code was found in that picture/)).toBeVisible();

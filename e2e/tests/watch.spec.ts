@@ -34,6 +34,9 @@ test('what she is probably doing, and what if', async ({ page, demo }) => {
   const warmer = page.getByRole('slider', { name: 'Warmer or cooler from today' });
   const answer = page.locator('[aria-live="polite"]').filter({ hasText: 'First workers' });
   await expect(answer).toContainText(/until|between/);
+  // both bars have their names
+  for (const bar of ['as it is', 'what if'])
+    await expect(answer.getByText(bar, { exact: true })).toBeVisible();
   const asItIs = await answer.textContent();
   await warmer.focus();
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');

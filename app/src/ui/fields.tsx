@@ -4,6 +4,8 @@ import { TextInput } from 'react-native-paper';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE, TARGET } from '@/theme/tokens';
+import { withTerms } from '@/words/glossary';
+import { Told } from './Told';
 import { inUnits, numberInput, parseNumber } from './units';
 import { Words } from './Words';
 
@@ -24,10 +26,11 @@ export function Fault({ children }: { children: string | undefined }) {
 /** Stands above a field, where it neither moves nor hides what is typed. The field carries the same name itself. */
 function FieldLabel({ children }: { children: string }) {
   return (
-    <View aria-hidden>
-      <Words kind="smallBold" soft>
+    // a word that can be asked about must not be hidden from those who listen
+    <View aria-hidden={!withTerms(children).some(({ term }) => term)}>
+      <Told kind="smallBold" soft>
         {children}
-      </Words>
+      </Told>
     </View>
   );
 }

@@ -7,6 +7,7 @@ import {
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { Told } from '@/ui/Told';
 import { Words } from '@/ui/Words';
 
 const TYPE_WORDS = {
@@ -96,9 +97,9 @@ export function FounderPanel({ belief }: { belief: FounderBelief }) {
           </View>
         );
       })}
-      <Words kind="bold" color={belief.course === 'no-plan' ? p.clay : p.ink}>
+      <Told kind="bold" color={belief.course === 'no-plan' ? p.clay : p.ink}>
         {COURSE_WORDS[belief.course]}
-      </Words>
+      </Told>
       {belief.tellsMost ? (
         <Words kind="small">{`Would tell most: ${ASK_WORDS[belief.tellsMost.kind]}.`}</Words>
       ) : (

@@ -7,6 +7,7 @@ import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fault, NumberField } from '@/ui/fields';
 import { roving } from '@/ui/roving';
+import { Told } from '@/ui/Told';
 import { Words } from '@/ui/Words';
 import { LOTS, SOME, tapNumber } from './look-draft';
 
@@ -58,7 +59,7 @@ export function CountPad({ stage, count, fault, onChange, typing = false, onNext
   return (
     <View style={styles.pad} role="group" aria-label={`Count of ${stage}`}>
       <View style={styles.head}>
-        <Words kind="bold">{`${stage[0]?.toUpperCase()}${stage.slice(1)}: ${count ? countText(count) : 'not counted'}`}</Words>
+        <Told kind="bold">{`${stage[0]?.toUpperCase()}${stage.slice(1)}: ${count ? countText(count) : 'not counted'}`}</Told>
         <Words kind="small" soft>
           A larger number next makes a range.
         </Words>

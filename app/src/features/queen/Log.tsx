@@ -7,6 +7,7 @@ import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
+import { Told } from '@/ui/Told';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { bodyOf } from '@/features/log/body-of';
@@ -82,9 +83,9 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
         </View>
         <View style={styles.words}>
           <Words kind="smallBold">{title}</Words>
-          <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
+          <Told kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
             {entryWords(body, names)}
-          </Words>
+          </Told>
           {entry === null ? (
             <Words kind="small" soft>
               Taken back; it counts for nothing.

@@ -7,6 +7,7 @@ import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-
 import { useBurrow } from '@/theme/theme';
 import { FONTS, SPACE } from '@/theme/tokens';
 import { bandText, dayText, intervalText } from '@/ui/dates';
+import { Told } from '@/ui/Told';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { EVENT_TITLES } from '@/words/stages';
@@ -42,7 +43,7 @@ export function StageChart({
         return (
           <View key={event} style={styles.row}>
             <View style={styles.words}>
-              <Words kind="smallBold">{EVENT_TITLES[event]}</Words>
+              <Told kind="smallBold">{EVENT_TITLES[event]}</Told>
               <Words kind="small" soft>
                 {interval ? `seen ${intervalText(interval)}` : bandText(band, now)}
               </Words>

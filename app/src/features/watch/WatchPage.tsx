@@ -17,6 +17,7 @@ import { bandText, dayText, intervalText, nearText } from '@/ui/dates';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
+import { Told } from '@/ui/Told';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { CASTE_WORDS } from '@/words/log';
@@ -56,7 +57,7 @@ function Watch({ shown }: { shown: ShownQueen }) {
   return (
     <>
       <LikelyTube shown={shown} later={later} profile={profile} />
-      <Words kind="answer">{insideWords(later)}</Words>
+      <Told kind="answer">{insideWords(later)}</Told>
       <Words kind="small" soft>
         {`Reckoned from her log and her warmth, not seen. ${seenAt ? `Last seen ${nearText(seenAt, now)}.` : ''} The paler, the less likely.`}
       </Words>

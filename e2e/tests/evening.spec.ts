@@ -137,7 +137,7 @@ test('another one like the last: three taps, and a tube less in the stock', asyn
   await page.goto(`${demo.url}/stock`);
   await page.getByRole('button', { name: 'One 16 × 150, filled used' }).click();
   await expect.poll(ready).toBe(1);
-  await expect(page.getByText(/^1 used on /).first()).toBeVisible();
+  await expect(page.getByText(/(^|\W)1 used on /).first()).toBeVisible();
   await expect(page.getByText(/used -/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(ready).toBe(2);

@@ -60,4 +60,12 @@ const onKeys = (press: () => void): object => ({
   },
 });
 
-const DOTTED = { textDecorationLine: 'underline', textDecorationStyle: 'dotted', cursor: 'help' } as object;
+/** Room for a finger about the word, which moves no other word. */
+const DOTTED = {
+  textDecorationLine: 'underline',
+  textDecorationStyle: 'dotted',
+  cursor: 'help',
+  paddingVertical: 4,
+  paddingHorizontal: 3,
+  marginHorizontal: -3,
+} as object;

@@ -12,7 +12,7 @@ const PAGES = [
   '/scan',
   '/records',
 ];
-const MORE = ['/cohort', '/settings', '/round', '/queens/new'];
+const MORE = ['/cohort', '/settings', '/glossary', '/round', '/queens/new'];
 const VIEWS = ['', '/ahead', '/why', '/log', '/look', '/watch'];
 
 /** Double the size of every text, as a browser does that enlarges text alone. */

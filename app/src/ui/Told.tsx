@@ -60,12 +60,12 @@ const onKeys = (press: () => void): object => ({
   },
 });
 
-/** Room for a finger about the word, which moves no other word. */
+/** No target is less than 24 px high, and as little higher as the lines allow. */
 const DOTTED = {
   textDecorationLine: 'underline',
   textDecorationStyle: 'dotted',
   cursor: 'help',
-  paddingVertical: 4,
+  paddingVertical: 1,
   paddingHorizontal: 3,
   marginHorizontal: -3,
 } as object;

@@ -146,5 +146,9 @@ export function withTerms(text: string): { text: string; term: Term | null }[] {
   return from < text.length ? [...parts, { text: text.slice(from), term: null }] : parts;
 }
 
+/** The trade words met in any of some texts, each once, as the page of all words has them. */
+export const termsOf = (texts: readonly string[]): string[] =>
+  withTerms(texts.join('. ')).flatMap(({ term }) => (term ? [term.word] : []));
+
 /** The place of a word on the page of all words. */
 export const termAddress = ({ word }: Term): string => `/glossary?word=${encodeURIComponent(word)}`;

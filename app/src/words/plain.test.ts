@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import ts from 'typescript';
 import { chanceText } from './chance';
-import { GLOSSARY, withTerms } from './glossary';
+import { GLOSSARY, termsOf, withTerms } from './glossary';
 
 const ROOT = join(__dirname, '../../..');
 
@@ -90,6 +90,7 @@ test('a chance is never 0 % nor 100 %', () => {
 });
 
 test('a trade word is found in its sentence, once, in any form and the longest first', () => {
+  expect(termsOf(['Eggs, larvae 3.', 'A larva, and a pupa.'])).toEqual(['larva', 'pupa']);
   const terms = (text: string) => withTerms(text).flatMap((p) => (p.term ? [p.term.word] : []));
   expect(terms('The inner plug is wet; the plug was in order.')).toEqual(['inner plug']);
   expect(terms('Her first workers are callows, and callows are soft.')).toEqual(['workers', 'callow']);

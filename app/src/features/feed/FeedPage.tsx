@@ -19,6 +19,7 @@ import { Failed, Loading } from '@/ui/states';
 import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
 import { goBack } from '@/ui/way';
+import { useOnce } from '@/ui/useOnce';
 import { Words } from '@/ui/Words';
 import { feedable, fedText, latestIntake } from './several';
 
@@ -46,7 +47,7 @@ export function FeedPage() {
     change({
       chosen: draft.chosen.includes(id) ? draft.chosen.filter((c) => c !== id) : [...draft.chosen, id],
     });
-  const keep = async () => {
+  const keep = useOnce(async () => {
     if (!ready || said === null) return;
     const text = draft.text.trim();
     const written: Entry[] = [];
@@ -60,8 +61,8 @@ export function FeedPage() {
       for (const entry of written) await amendEntry(entry.queenId, entry.id, null);
     });
     goBack('/');
-  };
-  useKeepKey(() => void keep());
+  });
+  useKeepKey(keep);
   return (
     <Screen
       question="Whom do you feed?"
@@ -76,7 +77,7 @@ export function FeedPage() {
         </>
       }
       foot={
-        <Button mode="contained" icon="check" disabled={!ready} onPress={() => void keep()}>
+        <Button mode="contained" icon="check" disabled={!ready} onPress={keep}>
           {chosen.length < 2 ? 'Keep this feed' : `Keep ${chosen.length} feeds`}
         </Button>
       }

@@ -23,7 +23,9 @@ test('three are fed at once by six taps, and undone by one', async () => {
   tick(/^D,/);
   fireEvent.click(screen.getByRole('radio', { name: 'Sugar' }));
   expect(keep().textContent).toContain('Keep 3 feeds');
+  // a hasty second press is not a second meal
   fireEvent.click(keep());
+  fireEvent.keyDown(document.body, { key: 'Enter', ctrlKey: true });
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(3));
   const fed = server.bodiesOf('/entries') as {
     kind: string;

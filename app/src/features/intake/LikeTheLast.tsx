@@ -11,9 +11,10 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { dayInput } from '@/ui/dates';
 import { clearDraft } from '@/ui/drafts';
+import { useOnce } from '@/ui/useOnce';
+import { goInsteadOfAll } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { doubtsOf, formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
-import { goInsteadOfAll } from '@/ui/way';
 
 /**
  * Another one like the last: her sister of the same evening, whatever device the last was taken in on. The whole way is
@@ -44,6 +45,12 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
   const { control } = useFormContext<QueenForm>();
   const [day, label, batch] = useWatch({ control, name: ['day', 'label', 'batch'] });
   const [open, setOpen] = useState(false);
+  const save = useOnce(async (sister: QueenForm) => {
+    const { body } = newQueenOf(sister, places);
+    await put({ what: 'queen', body });
+    clearDraft('new-queen');
+    goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
+  });
   const last = facts ? formOf(facts) : null;
   if (!last) return null;
   // the tube that she was given, while there are more of them: known once the stock is
@@ -53,12 +60,6 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
   if (!made.success) return null;
   const sister = made.data;
   const place = places.find((x) => x.id === sister.placeId);
-  const save = async () => {
-    const { body } = newQueenOf(sister, places);
-    await put({ what: 'queen', body });
-    clearDraft('new-queen');
-    goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
-  };
   if (!open) {
     return (
       <Button mode="outlined" icon="content-copy" style={styles.left} onPress={() => setOpen(true)}>
@@ -92,7 +93,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
         Look her over too: findings, brood and shape are her own, and are logged on her page.
       </Words>
       <View style={styles.row}>
-        <Button mode="contained" disabled={!stock.settled} onPress={() => void save()}>
+        <Button mode="contained" disabled={!stock.settled} onPress={() => save(sister)}>
           {`Take ${sister.label} in`}
         </Button>
         <Button mode="text" onPress={() => setOpen(false)}>

@@ -26,6 +26,7 @@ import { StepOrigin } from './StepOrigin';
 import { StepPlace } from './StepPlace';
 import { StepSpecies } from './StepSpecies';
 import { StepTube } from './StepTube';
+import { useOnce } from '@/ui/useOnce';
 import { go, goBack, goInstead, goInsteadOfAll } from '@/ui/way';
 
 const DRAFT = 'new-queen';
@@ -131,7 +132,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     clearDraft(DRAFT);
     goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
   };
-  const save = () => form.handleSubmit(keep, backToFault)();
+  const save = useOnce(() => form.handleSubmit(keep, backToFault)());
   const startOver = () => {
     // nothing of the old form is kept on the way out
     saved.current = true;
@@ -156,7 +157,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
             <Button
               mode="contained"
               style={styles.button}
-              onPress={() => void (step < LAST ? next() : save())}
+              onPress={() => (step < LAST ? void next() : save())}
             >
               {step < LAST ? 'Next' : 'Take her in'}
             </Button>

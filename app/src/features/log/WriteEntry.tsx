@@ -8,6 +8,7 @@ import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { Returned } from '@/ui/Returned';
 import { offerUndo } from '@/ui/undo';
+import { useOnce } from '@/ui/useOnce';
 import type { FormKind, KindForm } from './kind-form';
 import { KIND_FORMS } from './kind-forms';
 import { kindTitle } from './kind-views';
@@ -48,7 +49,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
   const fault = dayFault(when.day, now, limits, when.time) ?? undefined;
   const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at, when.time);
   const said = at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
-  const save = async () => {
+  const save = useOnce(async () => {
     if (said === null || at === null) return;
     const body = { kind, at, ...said, ...(text ? { text } : {}) } as unknown as BodyOf<K> & EntryBody;
     const written = amends
@@ -59,7 +60,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
     offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), () =>
       amendEntry(queen.id, written.id, null),
     );
-  };
+  });
   return (
     <View style={styles.form}>
       <Returned kept={kept} onDiscard={clear} />
@@ -85,7 +86,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
         onChange={(next) => change({ text: next })}
       />
       <View style={styles.buttons}>
-        <Button mode="contained" disabled={said === null} onPress={() => void save()}>
+        <Button mode="contained" disabled={said === null} onPress={save}>
           {amends ? 'Keep the correction' : form.keep}
         </Button>
         {amends ? (

@@ -26,6 +26,7 @@ import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
 import { useStages } from './use-stages';
+import { useOnce } from '@/ui/useOnce';
 import { goBack } from '@/ui/way';
 
 /** What do you see? */
@@ -101,9 +102,7 @@ function LookForm({ shown, amended }: LookFormProps) {
     ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
     : tube.waterLineMm;
 
-  const save = async () => {
-    setTried(true);
-    if (Object.keys(faults).length > 0) return;
+  const write = useOnce(async () => {
     const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));
     const before = amended?.photos ?? [];
     for (const photo of draft.photos)
@@ -116,10 +115,14 @@ function LookForm({ shown, amended }: LookFormProps) {
       amendEntry(queen.id, written.id, null),
     );
     goBack(`/queens/${queen.id}`);
+  });
+  const save = () => {
+    setTried(true);
+    if (Object.keys(faults).length === 0) write();
   };
 
   const seen = useCallback(() => change({ queen: 'seen' }), [change]);
-  const { stage, choose, pad } = useStages({ onSeen: seen, onKeep: () => void save() });
+  const { stage, choose, pad } = useStages({ onSeen: seen, onKeep: save });
 
   const last = view.ledger.lastLook;
   const copyLast = () =>
@@ -181,7 +184,7 @@ function LookForm({ shown, amended }: LookFormProps) {
               shownFaults.water ??
               (shownFaults.counts ? Object.values(shownFaults.counts)[0] : undefined)}
           </Fault>
-          <Button mode="contained" icon="check" onPress={() => void save()}>
+          <Button mode="contained" icon="check" onPress={save}>
             {amended ? 'Keep the correction' : 'Keep this look'}
           </Button>
         </View>

@@ -16,6 +16,7 @@ import { entryWords, kindIcon, kindTitle } from '@/features/log/kind-views';
 import { useNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 import { go } from '@/ui/way';
+import { termsOf } from '@/words/glossary';
 import { NAMES } from '@/words/names';
 
 const FIRST = 8;
@@ -29,6 +30,9 @@ export function Log({ shown }: { shown: ShownQueen }) {
   const withdrawn = items.length - standing.length;
   const told = gone ? items : standing;
   const some = all ? told : told.slice(0, FIRST);
+  const names = useNames();
+  // once below the lines: in each of them the same words would be asked about again and again
+  const terms = termsOf(some.map(({ entry, original }) => entryWords(bodyOf(entry ?? original), names)));
   return (
     <View>
       <View role="list">
@@ -36,6 +40,9 @@ export function Log({ shown }: { shown: ShownQueen }) {
           <LogLine key={item.original.id} item={item} shown={shown} />
         ))}
       </View>
+      {terms.length > 0 ? (
+        <Told kind="small" soft style={styles.terms}>{`Words in these lines: ${terms.join(', ')}.`}</Told>
+      ) : null}
       {told.length > some.length ? (
         <Button mode="text" onPress={() => setAll(true)}>
           {`Show all ${told.length}`}
@@ -83,9 +90,9 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
         </View>
         <View style={styles.words}>
           <Words kind="smallBold">{title}</Words>
-          <Told kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
+          <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
             {entryWords(body, names)}
-          </Told>
+          </Words>
           {entry === null ? (
             <Words kind="small" soft>
               Taken back; it counts for nothing.
@@ -143,4 +150,5 @@ const styles = StyleSheet.create({
   icon: { paddingTop: 2, paddingRight: SPACE.s },
   words: { flex: 1, gap: 2 },
   gone: { textDecorationLine: 'line-through' },
+  terms: { paddingVertical: SPACE.s },
 });

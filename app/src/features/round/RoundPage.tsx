@@ -37,6 +37,7 @@ import {
   type Round,
 } from './round';
 import { RoundFood } from './RoundFood';
+import { useOnce } from '@/ui/useOnce';
 import { go } from '@/ui/way';
 import { NAMES } from '@/words/names';
 
@@ -171,7 +172,7 @@ function TubeCard({
   const units = usePreferences();
   const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt, tube, units.length);
   const touched = faults.all === undefined;
-  const keep = async (outcome: Outcome) => {
+  const keep = useOnce(async (outcome: Outcome) => {
     const now = new Date().toISOString();
     const body =
       outcome === 'no-change'
@@ -186,13 +187,13 @@ function TubeCard({
       for (const entry of written) await amendEntry(queen.id, entry.id, null);
       onUndo();
     });
-  };
+  });
   const seen = useCallback(() => change({ queen: 'seen' }), [change]);
   const { stage, choose, pad } = useStages({
     onSeen: seen,
     onKeep: () => {
-      if (!touched && settled) void keep('no-change');
-      if (touched && !faults.counts && !faults.water) void keep('looked');
+      if (!touched && settled) keep('no-change');
+      if (touched && !faults.counts && !faults.water) keep('looked');
     },
   });
   const checks = checksFor(row, view, units);
@@ -242,7 +243,7 @@ function TubeCard({
               mode="contained"
               style={styles.fill}
               disabled={faults.counts !== undefined || faults.water !== undefined}
-              onPress={() => void keep('looked')}
+              onPress={() => keep('looked')}
             >
               Keep, next
             </Button>
@@ -251,7 +252,7 @@ function TubeCard({
               mode="contained"
               style={styles.fill}
               disabled={!settled}
-              onPress={() => void keep('no-change')}
+              onPress={() => keep('no-change')}
             >
               No change
             </Button>

@@ -1,15 +1,21 @@
 import { PRESSURES, TASKS, VERDICT_IDS } from '@gentle-burrow/core/care';
+import { tubeSchema } from '@gentle-burrow/core/facts';
+import { MOVE_STAGES } from '@gentle-burrow/core/housing';
 import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
 import { DISTURBANCES, speciesBeliefSchema } from '@gentle-burrow/core/log';
 import type { QueenView } from '@gentle-burrow/core/view';
 import {
   CERTAINTIES,
+  COVERS,
   FEED_SPOTS,
   FEED_WAYS,
   FOODS,
   FINDINGS,
   FOUND_HOW,
+  JOINTS,
   SHAPES,
+  TAKEN_TO,
+  TUBE_PURPOSES,
   LOSS_CAUSES,
   LOSS_WAYS,
   MOULDS,
@@ -75,6 +81,14 @@ const founderBeliefSchema = z.object({
 });
 
 const caste = z.object({ first: intervalSchema, last: lastCount }).nullable();
+
+const lasting = <S extends z.ZodType>(value: S) =>
+  z.object({ value, at: instant, since: instant, entryId: id }).nullable();
+const tubeState = {
+  waterReadings: z.array(z.object({ at: instant, mm: z.number(), entryId: id })),
+  wetFront: lasting(z.enum(WET_FRONTS)),
+  mould: lasting(z.enum(MOULDS)),
+};
 
 export const ledgerSchema = z.object({
   queenId: id,
@@ -143,9 +157,9 @@ export const ledgerSchema = z.object({
   daysSinceDisturbed: z.number().nullable(),
   lastDisturbed: z.object({ at: instant, entryId: id }).nullable(),
   disturbances: z.array(z.object({ kind: z.enum(DISTURBANCES), at: instant, entryId: id })),
-  waterReadings: z.array(z.object({ at: instant, mm: z.number(), entryId: id })),
-  wetFront: z.object({ value: z.enum(WET_FRONTS), at: instant, since: instant, entryId: id }).nullable(),
-  mould: z.object({ value: z.enum(MOULDS), at: instant, since: instant, entryId: id }).nullable(),
+  ...tubeState,
+  livesIn: id,
+  elsewhere: z.record(id, z.object(tubeState)),
   queenSeen: z.object({ at: instant, atMm: z.number().nullable(), entryId: id }).nullable(),
   offers: z.array(
     z.object({
@@ -247,20 +261,23 @@ const verdict = z.object({
   asks: z.array(askSchema).readonly(),
 });
 
+const reservoir = z.object({
+  lossMlPerDay: band,
+  leftMl: z.number(),
+  lineMm: z.number(),
+  lineErrorMm: z.number(),
+  dryAt: instantBand,
+  readings: z.number().int(),
+});
+
 export const counselSchema = z.object({
   next: phraseSchema,
   pressure: z.enum(PRESSURES),
   restUntil: instant.nullable(),
   verdicts: z.array(verdict),
   due: z.array(askSchema),
-  water: z.object({
-    lossMlPerDay: band,
-    leftMl: z.number(),
-    lineMm: z.number(),
-    lineErrorMm: z.number(),
-    dryAt: instantBand,
-    readings: z.number().int(),
-  }),
+  water: reservoir,
+  otherWater: reservoir.nullable(),
   peace: z.object({
     spent: z.number(),
     allowed: z.number().nullable(),
@@ -284,6 +301,39 @@ export const kindEvidenceSchema = z.object({
   pupa: stageEvidence,
 });
 
+const share = z.object({ low: z.number(), high: z.number() });
+const moveSchema = z.object({
+  from: id,
+  to: id,
+  offeredAt: instant,
+  entryId: id,
+  stage: z.enum(MOVE_STAGES),
+  since: instant,
+  swappedAt: instant.nullable(),
+  byHandAt: instant.nullable(),
+});
+/** What is joined to what, and who lives where. */
+const housingSchema = z.object({
+  parts: z
+    .array(
+      z.object({
+        tube: tubeSchema,
+        purpose: z.enum(['first', ...TUBE_PURPOSES]),
+        entryId: id.nullable(),
+        gone: z.object({ at: instant, to: z.enum(TAKEN_TO), entryId: id }).nullable(),
+        cover: z.object({ value: z.enum(COVERS), since: instant, entryId: id }).nullable(),
+        joint: z.object({ to: id, by: z.enum(JOINTS), gapMm: z.number().nullable(), entryId: id }).nullable(),
+        holds: z.object({ queen: share, brood: share, workers: share }),
+        saidAt: instant.nullable(),
+      }),
+    )
+    .readonly(),
+  home: id,
+  move: moveSchema.nullable(),
+  past: z.array(moveSchema).readonly(),
+  faults: z.array(z.object({ entryId: id, at: instant, says: z.string() })).readonly(),
+});
+
 export const queenViewSchema = z.object({
   profileId: z.string(),
   species: z.array(
@@ -293,6 +343,8 @@ export const queenViewSchema = z.object({
   teaches: z.object({ profileId: z.string(), stages: kindEvidenceSchema }).nullable(),
   learnedFrom: z.number().int(),
   tempC: z.number(),
+  housing: housingSchema,
+  tube: tubeSchema.describe('The tube she lives in now'),
   ledger: ledgerSchema,
   outlook: outlookSchema.nullable(),
   counsel: counselSchema.nullable(),

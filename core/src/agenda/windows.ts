@@ -10,6 +10,7 @@ export const PREPARE: Record<Task, readonly string[]> = {
   'take-out': ['a cotton bud', 'tweezers'],
   look: ['red light'],
   'fresh-home': ['a fresh tube', 'tape', 'a dark sleeve'],
+  'move-step': ['a dark sleeve', 'tape', 'a spare dry plug'],
   plug: ['a fresh tube', 'tape', 'a dark sleeve'],
   'check-water': ['red light'],
   cool: ['a thermometer'],

@@ -1,5 +1,14 @@
 import type { LookingSchoolId, NestSchoolId, Place, SpaceSchoolId, TubeHome } from '../facts';
-import { founderBelief, type FounderBelief, type Outlook, type QueenLedger } from '../founding';
+import {
+  FIRST_TUBE,
+  founderBelief,
+  unseenTube,
+  type FounderBelief,
+  type Outlook,
+  type QueenLedger,
+  type TubeState,
+} from '../founding';
+import { housing, partOf, type Housing, type Move } from '../housing';
 import { msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
 import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
@@ -17,7 +26,10 @@ export interface CaseInput {
   outlook: Outlook | null;
   /** What kind of founder she is held to be; by her profile alone when not given. */
   founder?: FounderBelief;
+  /** The tube she was taken in with. */
   tube: TubeHome;
+  /** Her home as its changes left it; the first tube alone when not given. */
+  housing?: Housing;
   place: Place;
   /** Where her tube has stood, one room after another; where it stands now when not given. */
   rooms?: readonly Room[];
@@ -46,11 +58,18 @@ export interface Case {
   founder: FounderBelief;
   eating: Eating;
   life: Life;
+  housing: Housing;
+  /** The tube she lives in now. */
   tube: TubeHome;
+  /** Her move into another tube, while it is under way; none without a queen. */
+  move: Move | null;
   place: Place;
   /** How warm she stands now. */
   tempC: number;
+  /** The water of the tube she lives in. */
   water: Reservoir;
+  /** The water of the other tube of a move. */
+  otherWater: Reservoir | null;
   looking: LookingSchool;
   spaceSchool: SpaceSchoolId;
   nestSchool: NestSchoolId;
@@ -66,7 +85,7 @@ export interface Case {
 
 /** @throws InputError when the tube or its readings cannot be */
 export function caseOf(input: CaseInput): Case {
-  const { profile, ledger: known, outlook: ahead, tube, place, now } = input;
+  const { profile, ledger: known, outlook: ahead, place, now } = input;
   const { hemisphere = 'north', zone = UTC } = input;
   const tempC = temperatureAt(placeTemperature(place), now);
   const founder =
@@ -77,6 +96,13 @@ export function caseOf(input: CaseInput): Case {
   const phase = phaseOf(now, winter);
   const looking = lookingSchool(input.lookingSchool);
   const counted = known.counts.workers;
+  const home = input.housing ?? housing(input.tube, []);
+  const tubeOf = (id: string): TubeHome => partOf(home, id)?.tube ?? input.tube;
+  const tube = tubeOf(home.home);
+  const life = lifeOf(known, ahead, eating);
+  const move = life === 'orphans' || life === 'gone' ? null : home.move;
+  const otherId = move ? (move.to === home.home ? move.from : move.to) : null;
+  const rooms = input.rooms ?? roomsOfStays([{ from: tube.setUpAt, place }]);
   const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
   return {
     now,
@@ -87,11 +113,21 @@ export function caseOf(input: CaseInput): Case {
     ahead,
     founder,
     eating,
-    life: lifeOf(known, ahead, eating),
+    life,
+    housing: home,
     tube,
+    move,
     place,
     tempC,
-    water: waterOf(known, tube, input.rooms ?? roomsOfStays([{ from: tube.setUpAt, place }]), now),
+    water: waterOf(known, tube, rooms, now),
+    otherWater: otherId
+      ? waterOf(
+          known.elsewhere[otherId] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube(),
+          tubeOf(otherId),
+          rooms,
+          now,
+        )
+      : null,
     looking,
     spaceSchool: input.spaceSchool ?? 'about-fifteen',
     nestSchool: input.nestSchool ?? 'count',
@@ -128,10 +164,15 @@ function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life
 }
 
 /**
- * Her water by every line read of this filling. A line cannot rise by itself: when it stands far higher than before, it is
+ * The water of one tube by every line read of this filling. A line cannot rise by itself: when it stands far higher than before, it is
  * another filling, and what was read before says nothing of it.
  */
-function waterOf(known: QueenLedger, tube: TubeHome, rooms: readonly Room[], now: Instant): Reservoir {
+function waterOf(
+  known: Pick<TubeState, 'waterReadings'>,
+  tube: TubeHome,
+  rooms: readonly Room[],
+  now: Instant,
+): Reservoir {
   const start = { at: tube.setUpAt, mm: tube.waterLineMm };
   const later = known.waterReadings.filter((r) => msOf(r.at) > msOf(start.at) && r.mm <= tube.lengthMm);
   let readings = [start, ...later];

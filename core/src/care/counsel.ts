@@ -22,7 +22,10 @@ export interface Counsel {
   verdicts: Verdict[];
   /** The windows of all deeds that the verdicts ask for. */
   due: Ask[];
+  /** The water of the tube she lives in. */
   water: Reservoir;
+  /** The water of the other tube while she moves; null when she does not. */
+  otherWater: Reservoir | null;
   peace: Peace;
 }
 
@@ -33,7 +36,7 @@ export interface Counsel {
  */
 export function counsel(input: CaseInput): Counsel {
   const c = caseOf(input);
-  const common = { water: c.water, peace: c.peace };
+  const common = { water: c.water, otherWater: c.otherWater, peace: c.peace };
   if (c.life === 'gone')
     return { ...common, next: lossPhrase(c.known), pressure: 'rest', restUntil: null, verdicts: [], due: [] };
   const verdicts = RULES.flatMap((rule) => rule(c) ?? [])

@@ -15,6 +15,8 @@ const WEIGHTS: Record<Disturbance, PracticeId> = {
   move: 'weightMove',
   knock: 'weightKnock',
   health: 'weightHealth',
+  beside: 'weightBeside',
+  'by-hand': 'weightByHand',
 };
 
 /** The one account of what she has been put through, and of when she may be looked at again. */

@@ -42,6 +42,8 @@ export const PRACTICE = {
   weightMove: own(1.5, 'looks', 'being carried to another place'),
   weightKnock: own(1, 'looks', 'a bump'),
   weightHealth: own(1, 'looks', 'being looked over'),
+  weightBeside: own(0.2, 'looks', 'a tube set beside hers, joined, covered, lit or taken away'),
+  weightByHand: own(2, 'looks', 'being brought into another tube by hand'),
   restlessPerWeek: common(
     1,
     'looks',
@@ -91,6 +93,16 @@ export const PRACTICE = {
   wakeSlackDays: own(14, 'days', 'waking her may wait after the day that was planned'),
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
   mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
+  // moving house
+  offerDays: common(14, 'days', 'a fresh tube is offered before the old one is lit; “two weeks is common”'),
+  offerDryDays: own(3, 'days', 'where her plug is dry, soaked or leaking, or her water gone'),
+  litDays: common(7, 'days', 'the old tube stands lit before the next step; “usual patience about a week”'),
+  litDryDays: own(2, 'days', 'the same where she has no water, or drowns'),
+  swapDays: own(3, 'days', 'after plugs were swapped, before anyone is brought over by hand'),
+  moveStepDays: own(3, 'days', 'a step of a move is done within, where it presses'),
+  moveStepCalmDays: own(7, 'days', 'and where it does not'),
+  stragglerDays: own(7, 'days', 'for stragglers to follow queen and brood'),
+  takeAwayDays: own(7, 'days', 'an old tube that all have left is taken away within'),
   // warmth
   dangerC: common(DANGER_C, '°C', 'and above is dangerous for most; “from the mid-thirties on”'),
   coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),

@@ -29,6 +29,7 @@ export interface SchoolView {
 export const VERDICT_IDS = [
   'warmth',
   'losses',
+  'moving',
   'water',
   'food',
   'queens',
@@ -53,6 +54,7 @@ export const READING_ORDER: readonly VerdictId[] = [
   'food',
   'leftovers',
   'water',
+  'moving',
   'warmth',
   'winter',
   'health',
@@ -68,6 +70,7 @@ export const TASKS = [
   'take-out',
   'look',
   'fresh-home',
+  'move-step',
   'plug',
   'check-water',
   'cool',

@@ -5,4 +5,11 @@ export { queenSchema, type Queen } from './queen';
 export { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
 export { settingsSchema } from './settings';
 export { stockItemSchema, stockMoveSchema, type StockItem, type StockMove } from './stock';
-export { tubeMeasuresSchema, tubeSchema, type TubeHome, type TubeMeasures } from './tube';
+export {
+  tubeMeasuresSchema,
+  tubePartSchema,
+  tubeSchema,
+  type TubeHome,
+  type TubeMeasures,
+  type TubePart,
+} from './tube';

@@ -23,6 +23,12 @@ export const tubeSchema = z
   .object({ id: idSchema, kind: z.literal('tube'), ...measures, setUpAt: instantSchema })
   .superRefine(mustFit);
 
+/** A tube as a part of a home: its measures, and an id that it keeps in whosever home it stands. */
+export const tubePartSchema = z
+  .object({ id: idSchema, kind: z.literal('tube'), ...measures })
+  .superRefine(mustFit);
+export type TubePart = z.infer<typeof tubePartSchema>;
+
 export type TubeHome = z.infer<typeof tubeSchema>;
 
 function mustFit(t: z.infer<typeof measured>, ctx: z.RefinementCtx): void {

@@ -91,5 +91,29 @@ export type NestSchoolId = (typeof NEST_SCHOOL_IDS)[number];
 export const STOCK_KINDS = ['finished-tube', 'empty-tube', 'plug', 'barrier', 'food', 'other'] as const;
 export const STOCK_WHYS = ['counted', 'made', 'bought', 'used', 'broken'] as const;
 
+/** How a fresh tube stands to the one she lives in: only beside it, or mouth to mouth. */
+export const JOINTS = ['beside', 'taped', 'sleeve', 'push-fit', 'thread', 'vented-joint'] as const;
+export type Joint = (typeof JOINTS)[number];
+
+/** What a tube beside hers was set up for: to move into, or as more room. */
+export const TUBE_PURPOSES = ['move', 'room'] as const;
+export type TubePurpose = (typeof TUBE_PURPOSES)[number];
+
+export const COVERS = ['dark', 'lit'] as const;
+export type Cover = (typeof COVERS)[number];
+
+/** How much of her brood, or of her workers, is in one tube of several. */
+export const BROOD_THERE = ['none', 'some', 'all'] as const;
+export type BroodThere = (typeof BROOD_THERE)[number];
+export const WORKERS_THERE = ['none', 'scouts', 'some', 'most', 'all'] as const;
+export type WorkersThere = (typeof WORKERS_THERE)[number];
+
+/** How they came over, the gentlest first. */
+export const MOVED_HOW = ['by-themselves', 'plug-swap', 'by-hand', 'tipped-out'] as const;
+export type MovedHow = (typeof MOVED_HOW)[number];
+
+export const TAKEN_TO = ['cleaned', 'kept-aside', 'thrown-away'] as const;
+export type TakenTo = (typeof TAKEN_TO)[number];
+
 export const WINGS = ['dealate', 'winged', 'unknown'] as const;
 export type Wings = (typeof WINGS)[number];

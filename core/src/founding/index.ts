@@ -1,8 +1,11 @@
 export {
   emptyLedger,
+  FIRST_TUBE,
+  unseenTube,
   type Appearance,
   type LastCount,
   type QueenLedger,
+  type TubeState,
   type WorkerLook,
 } from './ledger/queen-ledger';
 export { ledger } from './ledger/ledger';

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 
 /**
  * What an entry does to her peace. A feed that does not say where it was put counts by what is known of her: into her
- * cell, or into the room where a queen that must eat is fed.
+ * cell, or into the room where a queen that must eat is fed. Beside: something was done at a tube next to hers.
  */
 export const DISTURBANCES = [
   'intake',
@@ -14,6 +14,8 @@ export const DISTURBANCES = [
   'move',
   'knock',
   'health',
+  'beside',
+  'by-hand',
 ] as const;
 export type Disturbance = (typeof DISTURBANCES)[number];
 

@@ -1,6 +1,7 @@
 import { correct } from './kinds/correct';
 import { feed } from './kinds/feed';
 import { health } from './kinds/health';
+import { home } from './kinds/home';
 import { identify } from './kinds/identify';
 import { intake } from './kinds/intake';
 import { knock } from './kinds/knock';
@@ -25,6 +26,7 @@ export const KINDS = {
   identify,
   sign,
   correct,
+  home,
 } as const;
 
 export type KindName = keyof typeof KINDS;

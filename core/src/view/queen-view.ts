@@ -1,5 +1,5 @@
 import { counsel, type Counsel } from '../care';
-import type { KeeperSettings } from '../facts';
+import type { KeeperSettings, TubeHome } from '../facts';
 import {
   emptyLedger,
   founderBelief,
@@ -10,6 +10,7 @@ import {
   type Outlook,
   type QueenLedger,
 } from '../founding';
+import { housingOf, partOf, type Housing } from '../housing';
 import { InputError, instantOf, msOf, UTC, type Instant } from '../quantity';
 import { provenanceText, speciesProfile } from '../species';
 import { placeTemperature, temperatureAt } from '../warmth';
@@ -28,6 +29,10 @@ export interface QueenView {
   learnedFrom: number;
   /** How warm she stands now, °C. */
   tempC: number;
+  /** What is joined to what, and who lives where. */
+  housing: Housing;
+  /** The tube she lives in now. */
+  tube: TubeHome;
   ledger: QueenLedger;
   outlook: Outlook | null;
   counsel: Counsel | null;
@@ -47,6 +52,7 @@ export function queenView(
 ): QueenView {
   const { queen, place } = facts;
   let known = emptyLedger(queen.id);
+  const home = housingOf(facts);
   const view: Omit<QueenView, 'ledger' | 'trouble'> = {
     profileId: 'unknown-temperate',
     species: [],
@@ -54,6 +60,8 @@ export function queenView(
     teaches: null,
     learnedFrom: 0,
     tempC: temperatureAt(placeTemperature(place), now),
+    housing: home,
+    tube: partOf(home, home.home)?.tube ?? facts.tube,
     outlook: null,
     counsel: null,
   };
@@ -90,7 +98,7 @@ function counselOf(
   now: Instant,
   known: QueenLedger,
   basis: Basis,
-  view: Pick<QueenView, 'profileId' | 'outlook' | 'founder'>,
+  view: Pick<QueenView, 'profileId' | 'outlook' | 'founder' | 'housing'>,
   { profileOf = speciesProfile }: ViewOptions,
 ): Counsel {
   const kind = basis.kinds.find((k) => k.profileId === view.profileId);
@@ -100,6 +108,7 @@ function counselOf(
     outlook: view.outlook,
     ...(view.founder ? { founder: view.founder } : {}),
     tube,
+    housing: view.housing,
     place,
     rooms: basis.rooms,
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,

@@ -11,6 +11,7 @@ import type { QueenView } from './queen-view';
 /** One queen as the shelf shows her: enough to draw her tube and say what she needs. */
 export interface ShelfRow {
   queen: Queen;
+  /** The tube she lives in. */
   tube: TubeHome;
   placeName: string;
   profileId: string;
@@ -37,8 +38,8 @@ export interface ShelfRow {
   due: Ask[];
 }
 
-export function shelfRow({ queen, tube, place }: QueenFacts, view: QueenView): ShelfRow {
-  const { ledger: known, outlook: ahead, counsel: advice } = view;
+export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRow {
+  const { ledger: known, outlook: ahead, counsel: advice, tube } = view;
   const event = ahead?.next ?? null;
   return {
     queen,

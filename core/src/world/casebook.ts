@@ -33,6 +33,14 @@ type Line = {
   every?: number;
   until?: number;
   look?: (number | [number, number] | null)[] | object;
+  /** A fresh tube set up for her: how it is joined, and what of it is not as usual. */
+  fresh?: { by?: string; purpose?: string; [measure: string]: unknown };
+  /** Who was seen in the fresh tube; `{ old: true, ... }` for the old one. */
+  into?: { old?: boolean; [who: string]: unknown };
+  /** Lit or dark: the old tube. */
+  cover?: string;
+  /** Which tube was taken away. */
+  gone?: 'old' | 'fresh';
   [more: string]: unknown;
 };
 
@@ -65,6 +73,7 @@ const QUEEN = '018f0000-0000-7000-8000-000000000001';
 const PLACE = '018f0000-0000-7000-8000-000000000002';
 const OTHER_PLACE = '018f0000-0000-7000-8000-000000000004';
 const TUBE = '018f0000-0000-7000-8000-000000000003';
+const FRESH = '018f0000-0000-7000-8000-000000000005';
 const EVENING = 18.5 / 24;
 const FIRST_DAY = '2026-05-01';
 
@@ -101,11 +110,34 @@ export function factsOf(s: Situation): Fact[] {
         fact: 'place',
         value: placeSchema.parse({ id: OTHER_PLACE, ...place, name: 'Elsewhere', ...(to as object) }),
       });
-    const whole = to ? { kind: 'move', placeId: OTHER_PLACE, ...body } : bodyOf(look, body);
+    const whole = to ? { kind: 'move', placeId: OTHER_PLACE, ...body } : (homeOf(body) ?? bodyOf(look, body));
     for (let d = day; d <= (until ?? day); d += every ?? Infinity)
       facts.push({ fact: 'entry', value: entry(d, whole) });
   }
   return facts;
+}
+
+/** What was done at her home, in full. */
+function homeOf({
+  fresh,
+  into,
+  cover,
+  gone,
+  ...body
+}: Pick<Line, 'fresh' | 'into' | 'cover' | 'gone'>): object | null {
+  const { id: _id, setUpAt: _at, ...usual } = usualTube('', '');
+  const entryOf = (change: object) => ({ kind: 'home', change, ...body });
+  if (fresh) {
+    const { by = 'taped', purpose = 'move', ...measures } = fresh;
+    return entryOf({ what: 'set-up', part: { ...usual, id: FRESH, ...measures }, purpose, by });
+  }
+  if (into) {
+    const { old, ...who } = into;
+    return entryOf({ what: 'moved-in', partId: old ? TUBE : FRESH, ...who });
+  }
+  if (cover) return entryOf({ what: 'covered', partId: TUBE, cover });
+  if (gone) return entryOf({ what: 'taken-away', partId: gone === 'old' ? TUBE : FRESH, to: 'cleaned' });
+  return null;
 }
 
 const bestOf = (id: string): number => {

@@ -105,4 +105,16 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     placeId: { was: PLACE, is: '018f0000-0000-7000-8000-000000000008' },
     text: 'misread the label',
   },
+  home: {
+    kind: 'home',
+    at: AT,
+    change: {
+      what: 'set-up',
+      part: { id: '018f0000-0000-7000-8000-000000000029', kind: 'tube', ...TUBE },
+      purpose: 'move',
+      by: 'taped',
+      gapMm: 1,
+    },
+    text: 'dark, a little lower',
+  },
 };

@@ -15,10 +15,13 @@ export const DIVIDER_MM = 25;
 export function SlideLine({
   tube,
   profile,
+  empty = false,
   onChange,
 }: {
   tube: TubeHome;
   profile: SpeciesProfile | undefined;
+  /** Nobody is in it yet. */
+  empty?: boolean;
   onChange(mm: number): void;
 }) {
   const { length } = usePreferences();
@@ -26,7 +29,7 @@ export function SlideLine({
   const scale = scaleOf(tube, width);
   return (
     <View onLayout={onLayout} style={{ height: scale.height + TARGET }}>
-      <TubeDrawing tube={tube} width={width} lineMm={tube.waterLineMm} profile={profile} />
+      <TubeDrawing tube={tube} width={width} lineMm={tube.waterLineMm} profile={profile} empty={empty} />
       {width > 0 ? (
         <DragLine
           label="Water line"

@@ -1,6 +1,9 @@
+import type { StockMove } from '@gentle-burrow/core/facts';
 import { effectiveEntries, type BodyOf, type EntryBody } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { v7 } from 'uuid';
+import { put } from '@/data/outbox';
 import { amendEntry, writeEntry, type ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -55,11 +58,14 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
     const written = amends
       ? await amendEntry(queen.id, amends.id, body, amends.over)
       : await writeEntry(queen.id, body);
+    const used = amends ? [] : (form.uses?.(fields, shown) ?? []);
+    for (const move of used) await put({ what: 'stock-move', move });
     clear();
     onDone();
-    offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), () =>
-      amendEntry(queen.id, written.id, null),
-    );
+    offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), async () => {
+      await amendEntry(queen.id, written.id, null);
+      for (const move of used) await put({ what: 'stock-move', move: putBack(move) });
+    });
   });
   return (
     <View style={styles.form}>
@@ -104,6 +110,14 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: 
     </View>
   );
 }
+
+const putBack = (move: StockMove): StockMove => ({
+  ...move,
+  id: v7(),
+  at: new Date().toISOString(),
+  delta: -move.delta,
+  why: 'counted',
+});
 
 /** Nothing is older than her intake; and that is no younger than anything else. */
 function limitsOf({ facts, view }: ShownQueen, kind: FormKind): DayLimits {

@@ -17,7 +17,8 @@ const DEED_OF: Record<Task, Deed> = {
   warm: 'move',
   winter: 'move',
   separate: 'note',
-  'fresh-home': 'note',
+  'fresh-home': 'home',
+  'move-step': 'home',
   space: 'note',
   nest: 'note',
 };
@@ -29,6 +30,7 @@ const USUAL: readonly Deed[] = [
   'rest',
   'note',
   'move',
+  'home',
   'sign',
   'health',
   'knock',

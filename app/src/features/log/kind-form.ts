@@ -1,3 +1,4 @@
+import type { StockMove } from '@gentle-burrow/core/facts';
 import type { BodyOf, KindName } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ReactNode } from 'react';
@@ -35,5 +36,7 @@ export interface KindForm<K extends FormKind, D extends object = object> {
   begin(shown: ShownQueen, body: BodyOf<K> | null): D;
   /** The finished entry; null while something of it is missing. */
   finish(draft: D, shown: ShownQueen, at: Instant): Saying<K> | null;
+  /** What is taken from the stock with it, and put back when it is undone. */
+  uses?(draft: D, shown: ShownQueen): StockMove[];
   Fields?(props: FieldsProps<D>): ReactNode;
 }

@@ -3,6 +3,7 @@ import type { FormKind, KindForm, PagedKind } from './kind-form';
 import { correct } from './kinds/correct/form';
 import { feed } from './kinds/feed/form';
 import { health } from './kinds/health/form';
+import { home } from './kinds/home/form';
 import { identify } from './kinds/identify/form';
 import { intake } from './kinds/intake/form';
 import { knock } from './kinds/knock/form';
@@ -25,6 +26,7 @@ export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
   sign,
   intake,
   correct,
+  home,
 };
 
 const PAGED: Record<PagedKind, true> = { look: true };

@@ -1,6 +1,7 @@
 import { correct } from './kinds/correct/view';
 import { feed } from './kinds/feed/view';
 import { health } from './kinds/health/view';
+import { home } from './kinds/home/view';
 import { identify } from './kinds/identify/view';
 import { intake } from './kinds/intake/view';
 import { knock } from './kinds/knock/view';
@@ -29,6 +30,7 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   identify,
   sign,
   correct,
+  home,
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;

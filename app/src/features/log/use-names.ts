@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { usePlaces, useSpecies } from '@/data/queries';
+import { usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
+import { partName } from '@/features/home/part-name';
 import type { Names } from './kind-view';
 
 /** Names of the places and species that entries refer to by id. */
@@ -12,4 +13,10 @@ export function useNames(): Names {
     }),
     [species, places],
   );
+}
+
+/** The same, with the tubes of her home. */
+export function useHerNames({ view }: ShownQueen): Names {
+  const names = useNames();
+  return useMemo(() => ({ ...names, tube: (id) => partName(view.housing, id) }), [names, view.housing]);
 }

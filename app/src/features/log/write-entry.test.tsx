@@ -1,4 +1,5 @@
 import { entryBodySchema, KIND_NAMES, type Entry, type EntryBody } from '@gentle-burrow/core/log';
+import { housing } from '@gentle-burrow/core/housing';
 import { usualTube } from '@gentle-burrow/core/tube';
 import { SAMPLES } from '@gentle-burrow/core/world';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
@@ -24,7 +25,10 @@ const shown = {
     tube: usualTube('', ''),
     place: { id: 'here', name: 'Drawer', tempC: 25 },
   },
-  view: { ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null } },
+  view: {
+    housing: housing(usualTube('', ''), []),
+    ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null },
+  },
 } as unknown as ShownQueen;
 
 test('every kind is written by a form or has a page of its own', () =>

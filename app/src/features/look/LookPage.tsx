@@ -1,4 +1,5 @@
 import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
+import { tubeAt } from '@gentle-burrow/core/housing';
 import type { Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
 import { useCallback, useMemo, useState } from 'react';
@@ -76,7 +77,7 @@ interface LookFormProps {
 
 function LookForm({ shown, amended }: LookFormProps) {
   const { facts, view } = shown;
-  const { queen, tube } = facts;
+  const { queen } = facts;
   const start = useMemo(() => (amended ? draftOf(amended) : EMPTY_LOOK), [amended]);
   const {
     value: draft,
@@ -89,18 +90,22 @@ function LookForm({ shown, amended }: LookFormProps) {
   const units = usePreferences();
   const now = new Date();
   const intakeAt = view.ledger.intake?.at ?? queen.createdAt;
+  const dayIsWrong = faultsOf(draft, now, intakeAt, view.tube, units.length).day !== undefined;
+  const momentShown = dayIsWrong
+    ? now.toISOString()
+    : momentOf(draft.day, now, intakeAt, amended?.at, draft.time);
+  // the tube that she lived in on the day that is being written down
+  const tube = tubeAt(facts, momentShown);
   const faults = faultsOf(draft, now, intakeAt, tube, units.length);
   const shownFaults = tried ? faults : {};
   const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
     change({ counts: { ...draft.counts, [m]: count } });
 
-  // the line of the day that is being written down, not of today
-  const momentShown = faults.day
-    ? now.toISOString()
-    : momentOf(draft.day, now, intakeAt, amended?.at, draft.time);
-  const reckoned = view.counsel
-    ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
-    : tube.waterLineMm;
+  // and its line on that day, not today's
+  const reckoned =
+    view.counsel && tube.id === view.tube.id
+      ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
+      : tube.waterLineMm;
 
   const write = useOnce(async () => {
     const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));

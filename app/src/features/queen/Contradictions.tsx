@@ -6,7 +6,7 @@ import { amendEntry, type ShownQueen } from '@/data/queries';
 import { bodyOf } from '@/features/log/body-of';
 import { hasForm } from '@/features/log/kind-forms';
 import { entryWords, kindTitle } from '@/features/log/kind-views';
-import { useNames } from '@/features/log/use-names';
+import { useHerNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -19,7 +19,7 @@ import { NAMES } from '@/words/names';
 
 /** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
 function Rivals({ shown }: { shown: ShownQueen }) {
-  const names = useNames();
+  const names = useHerNames(shown);
   const { id } = shown.facts.queen;
   return effectiveEntries(shown.facts.entries).map(({ original, amendment, rival }) => {
     if (!amendment || !rival) return null;
@@ -55,6 +55,13 @@ export function Contradictions({ shown }: { shown: ShownQueen }) {
       {shown.view.ledger.contradictions.map((c) => (
         <One key={c.says} shown={shown} contradiction={c} />
       ))}
+      {shown.view.housing.faults.map(({ entryId, at, says }) => (
+        <One
+          key={entryId}
+          shown={shown}
+          contradiction={{ says, readings: [{ entryId, at, says: 'Until then it counts for nothing.' }] }}
+        />
+      ))}
     </>
   );
 }
@@ -62,10 +69,17 @@ export function Contradictions({ shown }: { shown: ShownQueen }) {
 function One({ shown, contradiction }: { shown: ShownQueen; contradiction: Contradiction }) {
   return (
     <Caution>
-      <Words kind="bold">These cannot both be right</Words>
+      <Words kind="bold">
+        {contradiction.readings.length > 1 ? 'These cannot both be right' : 'This cannot be right'}
+      </Words>
       <Words>{contradiction.says}</Words>
       {contradiction.readings.map((r, i) => (
-        <ReadingLine key={`${r.entryId}.${i}`} shown={shown} reading={r} letter={i === 0 ? 'Either' : 'Or'} />
+        <ReadingLine
+          key={`${r.entryId}.${i}`}
+          shown={shown}
+          reading={r}
+          letter={contradiction.readings.length < 2 ? null : i === 0 ? 'Either' : 'Or'}
+        />
       ))}
     </Caution>
   );
@@ -74,7 +88,7 @@ function One({ shown, contradiction }: { shown: ShownQueen; contradiction: Contr
 interface ReadingLineProps {
   shown: ShownQueen;
   reading: Reading;
-  letter: string;
+  letter: string | null;
 }
 
 function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
@@ -90,7 +104,9 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
   };
   return (
     <View style={styles.reading}>
-      <Words kind="small" style={styles.says}>{`${letter}: ${reading.says}`}</Words>
+      <Words kind="small" style={styles.says}>
+        {letter ? `${letter}: ${reading.says}` : reading.says}
+      </Words>
       <Button mode="outlined" onPress={amend}>
         {`${NAMES.putRight} ${named}`}
       </Button>

@@ -4,6 +4,7 @@ import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { anatomyOf } from '@/features/tube/anatomy';
+import { OtherTubes } from '@/features/home/OtherTubes';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
@@ -18,14 +19,14 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
   const p = useBurrow();
   const units = usePreferences();
   const [width, onLayout] = useWidth();
-  const { facts, view } = shown;
+  const { view } = shown;
   const { ledger, counsel } = view;
-  const a = anatomyOf(facts.tube);
+  const a = anatomyOf(view.tube);
   const counts = Object.fromEntries(MILESTONES.map((m) => [m, ledger.counts[m]?.range]));
   const seenAt = ledger.lastLook?.at ?? ledger.intake?.at;
-  const lineMm = counsel?.water.lineMm ?? facts.tube.waterLineMm;
+  const lineMm = counsel?.water.lineMm ?? view.tube.waterLineMm;
   const drawing = {
-    tube: facts.tube,
+    tube: view.tube,
     lineMm,
     counts: ledger.loss && !ledger.loss.orphans ? {} : counts,
     queenAtMm: ledger.queenSeen?.atMm,
@@ -47,6 +48,7 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
           MILESTONES.flatMap((m) => countWords(m, ledger.counts[m], seenAt)).join(', ') || 'no brood counted'
         }.`}
       </Told>
+      <OtherTubes shown={shown} />
       <Told kind="small" soft>
         {`Water now about ${lengthText(lineMm, units.length)} by reckoning${
           dry?.p10 && dry.p90 ? `; gone ${spanText(dry.p10, dry.p90)}` : ''

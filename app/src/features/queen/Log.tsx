@@ -13,7 +13,7 @@ import { Words } from '@/ui/Words';
 import { bodyOf } from '@/features/log/body-of';
 import { hasForm } from '@/features/log/kind-forms';
 import { entryWords, kindIcon, kindTitle } from '@/features/log/kind-views';
-import { useNames } from '@/features/log/use-names';
+import { useHerNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 import { go } from '@/ui/way';
 import { termsOf } from '@/words/glossary';
@@ -30,7 +30,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
   const withdrawn = items.length - standing.length;
   const told = gone ? items : standing;
   const some = all ? told : told.slice(0, FIRST);
-  const names = useNames();
+  const names = useHerNames(shown);
   // once below the lines: in each of them the same words would be asked about again and again
   const terms = termsOf(some.map(({ entry, original }) => entryWords(bodyOf(entry ?? original), names)));
   return (
@@ -63,7 +63,7 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
   const [open, setOpen] = useState(false);
   const { entry, original, amendment } = item;
   const body = bodyOf(entry ?? original);
-  const names = useNames();
+  const names = useHerNames(shown);
   const withdraw = async () => {
     const a = await amendEntry(queenId, original.id, null, amendment?.id ?? null);
     const says =

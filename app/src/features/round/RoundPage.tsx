@@ -165,7 +165,8 @@ function TubeCard({
   onEnd,
 }: Omit<CardProps, 'id' | 'since'> & { shown: ShownQueen; settled: boolean }) {
   const { facts, view } = shown;
-  const { queen, tube } = facts;
+  const { queen } = facts;
+  const { tube } = view;
   const { value: draft, change, clear } = useDraft<LookDraft>(`look.${queen.id}.new`, EMPTY_LOOK);
   const food = useDraft<FoodDone>(`round-food.${queen.id}`, NO_FOOD);
   const profile = useSpecies().find((s) => s.id === view.profileId);

@@ -87,8 +87,8 @@ function LikelyTube({
 }) {
   const p = useBurrow();
   const [width, onLayout] = useWidth();
-  const { facts, view } = shown;
-  const a = anatomyOf(facts.tube);
+  const { view } = shown;
+  const a = anatomyOf(view.tube);
   const chances = Object.fromEntries(MILESTONES.map((m) => [m, later.inside[m].chance])) as Record<
     Milestone,
     number
@@ -103,10 +103,10 @@ function LikelyTube({
     <View style={styles.picture} onLayout={onLayout}>
       <View style={[styles.frame, { borderColor: p.moss, backgroundColor: p.sheet }]}>
         <TubeDrawing
-          tube={facts.tube}
+          tube={view.tube}
           width={Math.max(0, width - 4)}
           view={lensView(a, 2 * a.R + 6, width)}
-          lineMm={view.counsel?.water.lineMm ?? facts.tube.waterLineMm}
+          lineMm={view.counsel?.water.lineMm ?? view.tube.waterLineMm}
           counts={counts}
           chances={chances}
           queenAtMm={view.ledger.queenSeen?.atMm ?? null}

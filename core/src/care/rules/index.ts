@@ -6,6 +6,7 @@ import { late } from './late';
 import { leftovers } from './leftovers';
 import { look } from './look';
 import { losses } from './losses';
+import { moving } from './moving';
 import { nest } from './nest';
 import { queens } from './queens';
 import { silence } from './silence';
@@ -22,6 +23,7 @@ const BY_ID: Record<VerdictId, Rule> = {
   'brood-gone': broodGone,
   food,
   leftovers,
+  moving,
   water,
   warmth,
   winter,

@@ -1,3 +1,4 @@
+import { underWay } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { freeFrom } from '../disturbance';
@@ -41,7 +42,8 @@ export const look: Rule = (c) => {
       says: ['Founding is over: look when you feed them; no look of its own is needed.'],
       pressure: 'free',
     });
-  const fault = tubeFault(c);
+  // while a fresh tube stands ready, her move is what the fault asks for
+  const fault = underWay(c.move) ? null : tubeFault(c);
   const until = c.peace.nextFree;
   // a feed that opens her cell shows all that a look would
   const feed = feedOpensCell(c) ? nextFeed(c) : null;

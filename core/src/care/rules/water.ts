@@ -1,4 +1,5 @@
 import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
+import { underWay } from '../../housing';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import {
@@ -17,6 +18,9 @@ interface Fault {
   id: 'plug' | 'mould';
   task: 'plug' | 'fresh-home';
   answer: string;
+  /** What it is, and what helps at once. */
+  aid: Phrase;
+  /** The same, and that a fresh tube is offered. */
   says: Phrase;
   entryId: string;
   /** Nothing but a fresh tube mends it. */
@@ -34,6 +38,18 @@ export const water: Rule = (c) => {
   const fresh = freshHome(c);
   const reading = readFirst(c);
   const fault = tubeFault(c);
+  // while a fresh tube stands ready, what presses is her move into it
+  if (underWay(c.move))
+    return verdict({
+      ...common,
+      answer: fault
+        ? fault.answer
+        : daysLeft !== null && daysLeft <= 0
+          ? 'it may be dry'
+          : 'a fresh tube stands ready',
+      says: [...(fault?.aid ?? range(c)), ' A fresh tube stands ready for her.'],
+      asks: reading,
+    });
   if (fault)
     return verdict({
       ...common,
@@ -161,9 +177,10 @@ export function tubeFault({ known, now }: Case): Fault | null {
       id: 'plug',
       task: 'plug',
       answer: 'no: it leaks',
-      says: [
-        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, keep heat from the water end, and offer a dry, fresh tube now.',
-      ],
+      ...told(
+        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.',
+        ' Offer a dry, fresh tube now.',
+      ),
       entryId: front.entryId,
       needsFresh: true,
     };
@@ -172,9 +189,10 @@ export function tubeFault({ known, now }: Case): Fault | null {
       id: 'plug',
       task: 'plug',
       answer: 'no: the plug is dry',
-      says: [
-        'The inner plug has gone dry: she has no water. Tap the water against it, gently; if it stays dry, offer a fresh tube now.',
-      ],
+      ...told(
+        'The inner plug has gone dry: she has no water. Tap the water against it, gently.',
+        ' If it stays dry, offer a fresh tube now.',
+      ),
       entryId: front.entryId,
     };
   if (front?.value === 'soaked')
@@ -182,9 +200,8 @@ export function tubeFault({ known, now }: Case): Fault | null {
       id: 'plug',
       task: 'plug',
       answer: 'no: the plug is soaked',
-      says: [
-        'The inner plug is soaked through: she may drown. Is the floor wet? Then offer a dry, fresh tube now. Where it can be mopped dry without chasing her, mop it and watch.',
-      ],
+      aid: [SOAKED, MOP],
+      says: [SOAKED, ' Is the floor wet? Then offer a dry, fresh tube now.', MOP],
       entryId: front.entryId,
     };
   const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
@@ -196,6 +213,7 @@ export function tubeFault({ known, now }: Case): Fault | null {
       id: 'mould',
       task: 'fresh-home',
       answer: 'no: mould near the brood',
+      aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
       says: waited
         ? [
             'Mould has stood near the brood for more than a week. If she has not moved into the fresh tube by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.',
@@ -206,6 +224,14 @@ export function tubeFault({ known, now }: Case): Fault | null {
   }
   return null;
 }
+
+const SOAKED = 'The inner plug is soaked through: she may drown.';
+const MOP = ' Where it can be mopped dry without chasing her, mop it and watch.';
+
+const told = (aid: string, offer: string): Pick<Fault, 'aid' | 'says'> => ({
+  aid: [aid],
+  says: [aid, offer],
+});
 
 function plug(c: Case): Criterion[] {
   const front = c.known.wetFront;
@@ -222,9 +248,15 @@ function plug(c: Case): Criterion[] {
       ? ['The wet front stops short of the chamber, as it should.']
       : ['The wet front stands at the face of the plug: read it again at the next look.'];
   return [
-    criterion('plug', bad ? 'unmet' : 'met', bad && fault ? fault.says : fine, COMMON_PRACTICE, {
-      evidence: [front.entryId],
-    }),
+    criterion(
+      'plug',
+      bad ? 'unmet' : 'met',
+      bad && fault ? (underWay(c.move) ? fault.aid : fault.says) : fine,
+      COMMON_PRACTICE,
+      {
+        evidence: [front.entryId],
+      },
+    ),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, isSome, latest, msOf, phrase, type Phrase } from '../../quantity';
 import { WINTER_TEMP_C, type Winter } from '../../season';
 import { listed, MILESTONE_WORDS } from '../../words';
+import { underWay } from '../../housing';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import {
@@ -196,7 +197,7 @@ function waterCriterion(c: Case, w: Winter): Criterion {
 
 /** A fresh tube before the cold, since a move in the cold fails. */
 function waterBefore(c: Case, w: Winter): Ask[] {
-  if (lastsInTheCold(c, w)) return [];
+  if (lastsInTheCold(c, w) || underWay(c.move)) return [];
   return [
     ask(
       c,

@@ -4,7 +4,7 @@ import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
 import { observe } from './observe';
 import type { Observation } from './batches';
 import { foldFeed } from './offers';
-import type { QueenLedger } from './queen-ledger';
+import { FIRST_TUBE, unseenTube, type QueenLedger } from './queen-ledger';
 
 export type Fold<K extends KindName> = (
   one: QueenLedger,
@@ -134,7 +134,33 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
   note() {},
   // what it puts right stands outside the ledger
   correct() {},
+
+  home(one, entry) {
+    const { change } = entry;
+    if (change.what === 'set-up') one.elsewhere[change.part.id] = unseenTube();
+    if (change.what !== 'moved-in') return;
+    const id = tubeKey(one, change.partId);
+    if (change.queen === true && id !== one.livesIn) livesNowIn(one, id);
+    if (change.waterLineMm === undefined) return;
+    const reading = { ...seenIn(entry), mm: change.waterLineMm };
+    (id === one.livesIn ? one : (one.elsewhere[id] ??= unseenTube())).waterReadings.push(reading);
+  },
 };
+
+/** A tube that no entry set up is the one she was taken in with. */
+const tubeKey = (one: QueenLedger, partId: string): string =>
+  partId === one.livesIn || partId in one.elsewhere ? partId : FIRST_TUBE;
+
+/** She lives in another tube: what was read and seen of the one she left stays with it. */
+function livesNowIn(one: QueenLedger, id: string): void {
+  const { waterReadings, wetFront, mould } = one;
+  one.elsewhere[one.livesIn] = { waterReadings, wetFront, mould };
+  Object.assign(one, one.elsewhere[id] ?? unseenTube());
+  delete one.elsewhere[id];
+  one.livesIn = id;
+  // where she sat in the other is no place in this one
+  if (one.queenSeen) one.queenSeen = { ...one.queenSeen, atMm: null };
+}
 
 /** A state of the tube, with the look since which it has been so. */
 function lasting<V>(

@@ -37,6 +37,19 @@ export interface WorkerLook {
   dead: CountRange | null;
 }
 
+/** Water and dirt belong to a container: another container, another state. */
+export interface TubeState {
+  waterReadings: { at: Instant; mm: number; entryId: string }[];
+  wetFront: { value: WetFront; at: Instant; since: Instant; entryId: string } | null;
+  mould: { value: Mould; at: Instant; since: Instant; entryId: string } | null;
+}
+
+/** The tube she was taken in with: her log alone does not know its id. */
+export const FIRST_TUBE = 'first';
+
+/** Nothing was read or seen of it yet. */
+export const unseenTube = (): TubeState => ({ waterReadings: [], wetFront: null, mould: null });
+
 /** What is known of one queen from her log alone. Derived, never stored. */
 export interface QueenLedger {
   queenId: string;
@@ -90,11 +103,15 @@ export interface QueenLedger {
   lastDisturbed: { at: Instant; entryId: string } | null;
   /** Every look, feed, move, knock and taking in, oldest first. */
   disturbances: { kind: Disturbance; at: Instant; entryId: string }[];
-  /** Water lines read, oldest first, mm from the closed end. */
-  waterReadings: { at: Instant; mm: number; entryId: string }[];
-  /** As last seen, and since which look it has been so. */
-  wetFront: { value: WetFront; at: Instant; since: Instant; entryId: string } | null;
-  mould: { value: Mould; at: Instant; since: Instant; entryId: string } | null;
+  /** Water lines read of the tube she lives in, oldest first, mm from the closed end. */
+  waterReadings: TubeState['waterReadings'];
+  /** As last seen in the tube she lives in, and since which look it has been so. */
+  wetFront: TubeState['wetFront'];
+  mould: TubeState['mould'];
+  /** The tube she lives in: the id of one that was set up later, or `FIRST_TUBE`. */
+  livesIn: string;
+  /** What is known of the tubes she does not live in now, by the same ids. */
+  elsewhere: Record<string, TubeState>;
   queenSeen: { at: Instant; atMm: number | null; entryId: string } | null;
   /** Food set before her and what became of it, oldest first. */
   offers: Offer[];
@@ -152,9 +169,9 @@ export function emptyLedger(queenId: string): QueenLedger {
     daysSinceDisturbed: null,
     lastDisturbed: null,
     disturbances: [],
-    waterReadings: [],
-    wetFront: null,
-    mould: null,
+    ...unseenTube(),
+    livesIn: FIRST_TUBE,
+    elsewhere: {},
     queenSeen: null,
     offers: [],
     moves: [],

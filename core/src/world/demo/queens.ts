@@ -33,6 +33,8 @@ export interface DemoQueen extends Truth {
   quarantineDays?: number;
   /** Days after intake on which her tube was carried to another place. */
   moved?: [day: number, to: DemoPlace];
+  /** Days after intake on which a fresh tube was joined to hers; she has not moved into it yet. */
+  fresh?: number;
   signs?: [day: number, sign: Partial<Omit<BodyOf<'sign'>, 'kind' | 'at'>>];
 }
 
@@ -199,6 +201,7 @@ export const QUEENS: DemoQueen[] = [
     looks: { first: 10, every: 12 },
     waterLineMm: 30,
     mould: 'far-plug',
+    fresh: 27,
   },
   {
     label: 'N1',

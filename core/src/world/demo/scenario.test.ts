@@ -56,6 +56,7 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
   expect(all.filter((a) => a.view.species.length > 1)).toHaveLength(1);
   expect(all.filter((a) => a.view.ledger.health?.quarantineUntil)).toHaveLength(1);
   expect(all.filter((a) => a.view.ledger.moves.length > 0)).toHaveLength(1);
+  expect(all.filter((a) => a.view.housing.move !== null)).toHaveLength(1);
   expect(all.filter((a) => a.view.ledger.broodLost.length > 0)).toHaveLength(1);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
   const rows = all.map((a) => a.row).sort(byUrgency);

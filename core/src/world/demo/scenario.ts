@@ -100,6 +100,7 @@ function queenFacts(
     ...looks(q, tube, place, settled, random),
     ...feeds(q, settled),
     ...others(q, settled, places),
+    ...freshTube(q, settled, newId),
   ].filter((b) => b.at <= now);
   const entries = bodies.map((b): Fact => {
     const value = { ...b, id: newId(b.at), queenId: queen.id, loggedAt: b.at } as Entry;
@@ -190,6 +191,13 @@ function daysToWorkers(q: DemoQueen): number {
   let day = 0;
   while (day < q.takenIn && broodOn(q, day).workers === 0) day++;
   return day;
+}
+
+function freshTube(q: DemoQueen, settled: Instant, newId: NewId): EntryBody[] {
+  if (q.fresh === undefined) return [];
+  const at = evening(settled, q.fresh);
+  const part = { ...TUBES[q.tube ?? 'middling'], id: newId(at), kind: 'tube', end: 'round' } as const;
+  return [{ kind: 'home', at, change: { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 } }];
 }
 
 function others(q: DemoQueen, settled: Instant, places: Record<DemoPlace, Place>): EntryBody[] {

@@ -5,10 +5,11 @@ import { usePlaces, type ShownQueen } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
-import { Fault, NumberField, TextField } from '@/ui/fields';
-import { fromMm, tempText, toMm } from '@/ui/units';
+import { TextField } from '@/ui/fields';
+import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
+import { TubeNumbers } from '../../TubeNumbers';
 
 interface Facts {
   label: string;
@@ -20,21 +21,6 @@ interface Draft {
   was: Facts;
   is: Facts;
 }
-
-const ENDS = [
-  { value: 'round', label: 'Round' },
-  { value: 'flat', label: 'Flat' },
-] as const;
-const LENGTHS = [
-  ['outsideMm', 'Outside'],
-  ['boreMm', 'Bore inside'],
-  ['lengthMm', 'Length'],
-  ['waterLineMm', 'Water line at first'],
-] as const;
-const PLUGS = [
-  ['innerMm', 'Inner plug'],
-  ['outerMm', 'Outer plug'],
-] as const;
 
 function factsOf({ facts: { queen, tube } }: ShownQueen): Facts {
   const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = tube;
@@ -48,22 +34,11 @@ function factsOf({ facts: { queen, tube } }: ShownQueen): Facts {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-function Fields({ draft, change }: FieldsProps<Draft>): ReactNode {
-  const { length, temperature } = usePreferences();
+function Fields({ shown, draft, change }: FieldsProps<Draft>): ReactNode {
+  const { temperature } = usePreferences();
   const places = usePlaces();
   const { is } = draft;
   const set = (part: Partial<Facts>) => change({ is: { ...is, ...part } });
-  const setTube = (part: Partial<TubeMeasures>) => set({ tube: { ...is.tube, ...part } });
-  const fault = tubeMeasuresSchema.safeParse(is.tube).error?.issues[0];
-  const number = (label: string, mm: number, keep: (mm: number) => void) => (
-    <NumberField
-      key={label}
-      label={label}
-      unit={length}
-      value={Number.isFinite(mm) ? fromMm(mm, length) : null}
-      onChange={(v) => keep(v === null ? NaN : toMm(v, length))}
-    />
-  );
   return (
     <View style={styles.form}>
       <Words kind="small" soft>
@@ -84,16 +59,11 @@ function Fields({ draft, change }: FieldsProps<Draft>): ReactNode {
         onChange={(placeId) => set({ placeId })}
       />
       <Words kind="smallBold" soft>
-        Her tube, as it was set up
+        {shown.view.housing.parts.length > 1
+          ? 'Her first tube, as it was set up'
+          : 'Her tube, as it was set up'}
       </Words>
-      <View style={styles.row}>
-        {LENGTHS.map(([key, label]) => number(label, is.tube[key], (mm) => setTube({ [key]: mm })))}
-        {PLUGS.map(([key, label]) =>
-          number(label, is.tube.plugs[key], (mm) => setTube({ plugs: { ...is.tube.plugs, [key]: mm } })),
-        )}
-      </View>
-      <Choice label="Closed end" options={ENDS} value={is.tube.end} onChange={(end) => setTube({ end })} />
-      <Fault>{fault?.message}</Fault>
+      <TubeNumbers tube={is.tube} onChange={(tube) => set({ tube })} />
     </View>
   );
 }
@@ -130,5 +100,4 @@ export const correct: KindForm<'correct', Draft> = {
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.m },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

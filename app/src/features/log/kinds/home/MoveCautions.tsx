@@ -1,0 +1,33 @@
+import { Caution } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+import type { HomeDraft, What } from './form';
+
+/** What can go wrong at just this step, for the keeper and for the ants. */
+export function MoveCautions({ what, draft }: { what: What; draft: HomeDraft }) {
+  const says = cautionOf(what, draft);
+  return says ? (
+    <Caution>
+      <Words kind="small">{says}</Words>
+    </Caution>
+  ) : null;
+}
+
+function cautionOf(what: What, { by, cover, how }: HomeDraft): string | null {
+  switch (what) {
+    case 'set-up':
+    case 'joined':
+      return by === 'beside'
+        ? 'A closed tube beside hers is out of her reach: join the two when you want her to move.'
+        : 'Never airtight: leave a small gap, narrower than the smallest worker’s head. Push glass into glass gently, with gloves and a cloth: it breaks into the hand.';
+    case 'covered':
+      return cover === 'lit'
+        ? 'Indirect daylight only. No lamp and no sun: they cook ants, and the air behind the plug pushes water into her cell.'
+        : null;
+    case 'taken-away':
+      return 'Look once more that nobody is left in it. Ants that stayed behind are never released. Where there was mould, throw it away or sterilise it.';
+    case 'moved-in':
+      return how === 'by-hand' || how === 'tipped-out'
+        ? 'Kinds that spray or sting: eyes and skin covered, fresh air. Count that as many came in as went out; brood sticks to brushes and gets lost.'
+        : null;
+  }
+}

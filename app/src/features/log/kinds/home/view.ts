@@ -1,0 +1,54 @@
+import {
+  BROOD_THERE_WORDS,
+  COVER_WORDS,
+  JOINT_WORDS,
+  MOVED_HOW_WORDS,
+  PURPOSE_WORDS,
+  TAKEN_TO_WORDS,
+  WORKERS_THERE_WORDS,
+} from '@/words/home';
+import type { HomeChange } from '@gentle-burrow/core/log';
+import { joined, type KindView, type Names } from '../../kind-view';
+
+const gap = (mm: number | undefined): string | false => mm !== undefined && `gap ${mm} mm`;
+
+function changeWords(change: HomeChange, names: Names): string {
+  if (change.what === 'set-up') {
+    const { part, purpose, by, gapMm } = change;
+    return joined(
+      `fresh tube ${part.outsideMm} × ${part.lengthMm} mm ${PURPOSE_WORDS[purpose]}`,
+      `water at ${part.waterLineMm} mm`,
+      JOINT_WORDS[by],
+      gap(gapMm),
+    );
+  }
+  const tube = names.tube?.(change.partId) ?? 'another tube';
+  switch (change.what) {
+    case 'joined':
+      return joined(`${tube} joined`, JOINT_WORDS[change.by], gap(change.gapMm));
+    case 'covered':
+      return `${tube} ${COVER_WORDS[change.cover]}`;
+    case 'taken-away':
+      return `${tube} taken away, ${TAKEN_TO_WORDS[change.to]}`;
+    case 'moved-in': {
+      const { queen, brood, workers, how, waterLineMm } = change;
+      return joined(
+        `in ${tube}: ${
+          joined(
+            queen === undefined ? null : queen ? 'the queen' : 'not the queen',
+            brood && BROOD_THERE_WORDS[brood],
+            workers && WORKERS_THERE_WORDS[workers],
+          ) || 'not said who'
+        }`,
+        MOVED_HOW_WORDS[how],
+        waterLineMm !== undefined && `water at ${waterLineMm} mm`,
+      );
+    }
+  }
+}
+
+export const home: KindView<'home'> = {
+  title: 'Her home',
+  icon: 'home-switch-outline',
+  words: ({ change, text }, names) => joined(changeWords(change, names), text),
+};

@@ -1,0 +1,54 @@
+import type {
+  BroodThere,
+  Cover,
+  Joint,
+  MovedHow,
+  TakenTo,
+  TubePurpose,
+  WorkersThere,
+} from '@gentle-burrow/core/vocabulary';
+
+/** What the closed lists of a home that changes are called on the screen. */
+
+export const JOINT_WORDS: Record<Joint, string> = {
+  beside: 'only beside it',
+  taped: 'taped, mouth to mouth',
+  sleeve: 'by a sleeve',
+  'push-fit': 'pushed one into the other',
+  thread: 'with thread wound round',
+  'vented-joint': 'by a vented joint',
+};
+
+export const PURPOSE_WORDS: Record<TubePurpose, string> = {
+  move: 'to move into',
+  room: 'as more room',
+};
+
+export const COVER_WORDS: Record<Cover, string> = { dark: 'covered dark', lit: 'lit by daylight' };
+
+export const BROOD_THERE_WORDS: Record<BroodThere, string> = {
+  none: 'no brood',
+  some: 'some of her brood',
+  all: 'all her brood',
+};
+
+export const WORKERS_THERE_WORDS: Record<WorkersThere, string> = {
+  none: 'no workers',
+  scouts: 'a few scouts',
+  some: 'some workers',
+  most: 'most workers',
+  all: 'all workers',
+};
+
+export const MOVED_HOW_WORDS: Record<MovedHow, string> = {
+  'by-themselves': 'by themselves',
+  'plug-swap': 'plugs swapped',
+  'by-hand': 'brought over by hand',
+  'tipped-out': 'tipped out',
+};
+
+export const TAKEN_TO_WORDS: Record<TakenTo, string> = {
+  cleaned: 'cleaned',
+  'kept-aside': 'kept aside',
+  'thrown-away': 'thrown away',
+};

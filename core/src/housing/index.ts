@@ -1,0 +1,16 @@
+export {
+  changeFault,
+  housing,
+  MOVE_STAGES,
+  housingOf,
+  partOf,
+  standing,
+  tubeAt,
+  underWay,
+  type Held,
+  type Housing,
+  type Move,
+  type MoveStage,
+  type PartNow,
+  type Share,
+} from './housing';

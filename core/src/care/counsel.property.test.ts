@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { DEFAULT_SETTINGS, placeSchema, queenSchema, type KeeperSettings } from '../facts';
+import { FIRST_TUBE } from '../founding';
 import { amendmentSchema, entrySchema, type Entry, type EntryBody } from '../log';
 import { addDays, dayOf, msOf, plainText, UTC, type Instant } from '../quantity';
 import { SPECIES } from '../species';
@@ -18,6 +19,36 @@ const count = fc.oneof(
   fc.constant({ low: 20, high: null, word: 'lots' as const }),
 );
 const maybe = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
+
+const FRESH = '018f0000-0000-7000-8000-0000000000f1';
+const { id: _id, setUpAt: _at, ...MEASURES } = TUBE;
+const joint = fc.constantFrom('beside', 'taped', 'vented-joint');
+const eitherTube = fc.constantFrom(FRESH, TUBE.id);
+/** What may be done at her home, also what cannot be. */
+const homeChange: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
+  fc.record({
+    what: fc.constant('set-up'),
+    part: fc.integer({ min: 5, max: 90 }).map((waterLineMm) => ({ ...MEASURES, id: FRESH, waterLineMm })),
+    purpose: fc.constantFrom('move', 'room'),
+    by: joint,
+  }),
+  fc.record({ what: fc.constant('joined'), partId: eitherTube, by: joint }),
+  fc.record({
+    what: fc.constant('covered'),
+    partId: eitherTube,
+    cover: fc.constantFrom('dark', 'lit'),
+  }),
+  fc.record({
+    what: fc.constant('moved-in'),
+    partId: eitherTube,
+    queen: maybe(fc.boolean()),
+    brood: maybe(fc.constantFrom('none', 'some', 'all')),
+    workers: maybe(fc.constantFrom('none', 'scouts', 'some', 'most', 'all')),
+    how: fc.constantFrom('by-themselves', 'plug-swap', 'by-hand'),
+    waterLineMm: maybe(fc.integer({ min: 1, max: 90 })),
+  }),
+  fc.record({ what: fc.constant('taken-away'), partId: eitherTube, to: fc.constant('cleaned') }),
+);
 
 const body: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
   {
@@ -59,6 +90,7 @@ const body: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
     restless: maybe(fc.boolean()),
   }),
   fc.record({ kind: fc.constant('move') }),
+  { weight: 3, arbitrary: fc.record({ kind: fc.constant('home'), change: homeChange }) },
   fc.record({
     kind: fc.constant('loss'),
     how: fc.constantFrom('died', 'escaped'),
@@ -264,6 +296,22 @@ describe('of any log', () => {
       );
       if (!asked) expect(counsel?.due.map((d) => d.task)).not.toContain('look');
       expect(counsel?.verdicts.find((v) => v.id === 'food')?.answer).toBe('not in winter');
+    });
+  });
+
+  test('home and log agree on where she lives, and nobody lives in a tube that was taken away', () => {
+    always((_, { housing, ledger, tube }) => {
+      expect(ledger.livesIn).toBe(housing.home === TUBE.id ? FIRST_TUBE : housing.home);
+      expect(tube.id).toBe(housing.home);
+      expect(housing.parts.find((p) => p.tube.id === housing.home)?.gone).toBeNull();
+      for (const { holds, gone } of housing.parts) {
+        for (const share of Object.values(holds)) {
+          expect(share.low).toBeGreaterThanOrEqual(0);
+          expect(share.high).toBeLessThanOrEqual(1);
+          expect(share.low).toBeLessThanOrEqual(share.high);
+        }
+        if (gone) expect(holds.queen.low).toBe(0);
+      }
     });
   });
 

@@ -115,6 +115,12 @@ test.each([
     { what: 'taken-away', partId: TUBE.id, to: 'cleaned' },
     /still in this tube/,
   ],
+  [
+    'the queen missing from her own tube',
+    [setUp(10)],
+    { what: 'moved-in', partId: TUBE.id, queen: false },
+    /say that she is in it/,
+  ],
   ['nothing said', [setUp(10)], { what: 'moved-in', partId: FRESH }, /Nothing is said of who/],
   [
     'a line beyond the tube',

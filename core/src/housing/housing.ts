@@ -169,6 +169,8 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
         return change.waterLineMm === undefined
           ? 'Nothing is said of who is in it. Choose queen, brood or workers.'
           : null;
+      if (change.queen === false && change.partId === home.home)
+        return 'By her log she lives in this tube. Choose the other one, and say that she is in it.';
       return lineFault(part, change.waterLineMm);
     case 'taken-away':
       if (standing(home).length === 1)
@@ -270,8 +272,6 @@ function movedIn(
       other.holds = { ...other.holds, [who]: others.length === 1 ? left : { low: 0, high: left.high } };
     }
   if (queen === true) one.home = part.tube.id;
-  else if (queen === false && one.home === part.tube.id && others.length === 1)
-    one.home = (others[0] as PartNow).tube.id;
   const { move } = one;
   if (!move) return;
   const stage = stageOf((partOf(one, move.to) as PartNow).holds);

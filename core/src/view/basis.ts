@@ -1,11 +1,14 @@
 import type { KeeperSettings, Place, Queen, TubeHome } from '../facts';
 import {
+  emptyLedger,
   learnedProfile,
+  ledger,
   stageEvidence,
   type KindEvidence,
   type Learned,
   type QueenLedger,
 } from '../founding';
+import type { Housing } from '../housing';
 import type { Entry } from '../log';
 import { instantOf, type Instant } from '../quantity';
 import { speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
@@ -37,6 +40,12 @@ export interface ViewOptions {
   later?: boolean;
   /** What the keeper's other queens say of their kinds: her own part is not in it. */
   learned?: Learned;
+}
+
+/** What her log says of her; what cannot be of her home counts for nothing until it is put right. */
+export function knownOf({ queen, entries }: QueenFacts, { faults }: Housing, now: Instant): QueenLedger {
+  const ignored = new Set(faults.map((f) => f.entryId));
+  return ledger(entries, now, ignored)[queen.id] ?? emptyLedger(queen.id);
 }
 
 /** What a queen's own finished stages say of her kind, for the others. */

@@ -3,7 +3,6 @@ import type { KeeperSettings, TubeHome } from '../facts';
 import {
   emptyLedger,
   founderBelief,
-  ledger,
   outlookOfKinds,
   type FounderBelief,
   type FounderEvidence,
@@ -14,7 +13,15 @@ import { housingOf, partOf, type Housing } from '../housing';
 import { InputError, instantOf, msOf, UTC, type Instant } from '../quantity';
 import { provenanceText, speciesProfile } from '../species';
 import { placeTemperature, temperatureAt } from '../warmth';
-import { basisOf, seedOf, type Basis, type Lesson, type QueenFacts, type ViewOptions } from './basis';
+import {
+  basisOf,
+  knownOf,
+  seedOf,
+  type Basis,
+  type Lesson,
+  type QueenFacts,
+  type ViewOptions,
+} from './basis';
 
 /** Everything derived about one queen: facts → ledger → outlook → counsel. */
 export interface QueenView {
@@ -66,7 +73,7 @@ export function queenView(
     counsel: null,
   };
   try {
-    known = ledger(facts.entries, now)[queen.id] ?? known;
+    known = knownOf(facts, home, now);
     const basis = basisOf(facts, known, settings, now, options);
     view.teaches = basis.teaches;
     view.learnedFrom = basis.learnedFrom;

@@ -2,9 +2,10 @@ import { heatOf, type Heat } from '../care';
 import type { KeeperSettings } from '../facts';
 import { WINTER_TEMP_C } from '../season';
 import { temperatureAt, type Temperature } from '../warmth';
-import { emptyLedger, ledger, outlookOfKinds, type Outlook } from '../founding';
+import { outlookOfKinds, type Outlook } from '../founding';
+import { housingOf } from '../housing';
 import { addDays, daysBetween, InputError, instantOf, msOf, within, type Instant } from '../quantity';
-import { basisOf, seedOf, type QueenFacts, type ViewOptions } from './basis';
+import { basisOf, knownOf, seedOf, type QueenFacts, type ViewOptions } from './basis';
 
 /** What the keeper would like to try out, from now on. */
 export interface WhatIf {
@@ -53,7 +54,7 @@ export function whatIf(
   within(change.winterWeeks, 'winterWeeks', 'The winter', { min: 0, max: 30, unit: 'weeks' });
   within(change.lookEveryDays, 'lookEveryDays', 'The time between looks', { min: 1, max: 60, unit: 'days' });
   try {
-    const known = ledger(facts.entries, now)[facts.queen.id] ?? emptyLedger(facts.queen.id);
+    const known = knownOf(facts, housingOf(facts), now);
     const basis = basisOf(facts, known, { ...settings, learn: change.learn }, now, options);
     const temperature = changed(basis.temperature, now, change);
     const { outlook } = outlookOfKinds(basis.kinds, known, temperature, now, {

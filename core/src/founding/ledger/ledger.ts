@@ -11,16 +11,21 @@ const CLOCK_TOLERANCE_DAYS = 10 / 1440;
 
 /**
  * Folds log entries into what is known of each queen now. Amendments are applied; order of the entries does not matter.
+ * @param ignored ids of entries that cannot be, and count for nothing until they are put right
  * @returns by queen id
  * @throws InputError for a date in the future or not a date, and for counts or lines that cannot be
  */
-export function ledger(entries: readonly Entry[], now: Instant): Record<string, QueenLedger> {
+export function ledger(
+  entries: readonly Entry[],
+  now: Instant,
+  ignored: ReadonlySet<string> = new Set(),
+): Record<string, QueenLedger> {
   const limit = msOf(addDays(now, CLOCK_TOLERANCE_DAYS));
   const byQueen: Record<string, QueenLedger> = {};
   const facts: Record<string, FactEntry[]> = {};
   const seen: Record<string, Observation[]> = {};
   for (const { entry } of effectiveEntries(entries)) {
-    if (entry === null) continue;
+    if (entry === null || ignored.has(entry.id)) continue;
     need(
       msOf(entry.at) <= limit,
       'at',

@@ -9,6 +9,7 @@ import { SPACE } from '@/theme/tokens';
 import { dayText } from './dates';
 import { phraseText } from './Said';
 import { tempDiffText } from './units';
+import { KIND_NOUNS } from '@/words/kinds';
 import { Told } from './Told';
 import { Words } from './Words';
 
@@ -26,7 +27,7 @@ export function Reason({ criterion, entries }: { criterion: Criterion; entries: 
   const color = { met: p.moss, unmet: p.amber, unknown: p.inkSoft }[criterion.state];
   const evidence = criterion.evidence.flatMap((id) => {
     const e = entries.find((x) => x.id === id);
-    return e ? [`${e.kind} of ${dayText(e.at)}`] : [];
+    return e ? [`${KIND_NOUNS[e.kind]} of ${dayText(e.at)}`] : [];
   });
   return (
     <View style={styles.reason}>

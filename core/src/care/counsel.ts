@@ -104,7 +104,10 @@ function headline(
     return { next: [...orphans, ...says], pressure: 'free', restUntil };
   }
   // a notice that names the same day itself needs no second sentence about it
-  const same = told?.says.some((p) => typeof p === 'object' && 'date' in p && p.date === restUntil) ?? false;
+  const names = (date: Instant | null) =>
+    told?.says.some((p) => typeof p === 'object' && 'date' in p && p.date === date) ?? false;
+  // and a move that is given its time has a day of its own
+  const same = names(restUntil) || (told?.id === 'moving' && names(told.until));
   const [winter, her] = c.life === 'orphans' ? ['They winter', 'them'] : ['She winters', 'her'];
   const rest: Phrase = restUntil
     ? c.wintering

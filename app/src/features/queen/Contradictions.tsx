@@ -15,6 +15,7 @@ import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { go } from '@/ui/way';
+import { KIND_NOUNS } from '@/words/kinds';
 import { NAMES } from '@/words/names';
 
 /** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
@@ -97,7 +98,7 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
   const found = effectiveEntries(shown.facts.entries).find((e) => e.entry?.id === reading.entryId);
   const entry = found?.entry;
   if (!found || !entry) return null;
-  const named = `the ${entry.kind} of ${dayText(entry.at)}`;
+  const named = `the ${KIND_NOUNS[entry.kind]} of ${dayText(entry.at)}`;
   const amend = () => {
     if (hasForm(entry.kind)) setOpen(!open);
     else go(`/queens/${id}/look?amend=${found.original.id}`);

@@ -48,12 +48,12 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
           MILESTONES.flatMap((m) => countWords(m, ledger.counts[m], seenAt)).join(', ') || 'no brood counted'
         }.`}
       </Told>
-      <OtherTubes shown={shown} />
       <Told kind="small" soft>
         {`Water now about ${lengthText(lineMm, units.length)} by reckoning${
           dry?.p10 && dry.p90 ? `; gone ${spanText(dry.p10, dry.p90)}` : ''
         }.`}
       </Told>
+      <OtherTubes shown={shown} />
     </View>
   );
 }

@@ -48,7 +48,7 @@ function changeWords(change: HomeChange, names: Names): string {
 }
 
 export const home: KindView<'home'> = {
-  title: 'Her home',
+  title: 'Change at home',
   icon: 'home-switch-outline',
   words: ({ change, text }, names) => joined(changeWords(change, names), text),
 };

@@ -268,6 +268,7 @@ const reservoir = z.object({
   lineErrorMm: z.number(),
   dryAt: instantBand,
   readings: z.number().int(),
+  pace: z.object({ low: z.number(), high: z.number() }).nullable(),
 });
 
 export const counselSchema = z.object({

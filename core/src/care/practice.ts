@@ -88,6 +88,8 @@ export const PRACTICE = {
   lineRoseMm: own(5, 'mm', 'a line that rises by more is asked about'),
   newFillMm: own(15, 'mm', 'a line that rises by more is a new filling'),
   lineUnreadDays: own(28, 'days', 'since her water line was read, and it is read before anything is moved'),
+  leakTimes: own(3, 'times', 'as fast as vapour can leave, and more: her water may leak'),
+  standsTimes: own(0.25, 'times', 'as fast as vapour leaves, and less: no water may come through the plug'),
   winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
   winterCheckSlackDays: own(14, 'days', 'such a check may wait'),
   wakeSlackDays: own(14, 'days', 'waking her may wait after the day that was planned'),

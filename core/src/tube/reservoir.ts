@@ -22,7 +22,15 @@ export interface Reservoir {
   dryAt: Band<Instant | null>;
   /** How many readings of this tube corrected the calculation. */
   readings: number;
+  /**
+   * How many times as fast as calculated the line fell between the last reading and the one at least a week before it, within
+   * the error of reading; null while no two lie so far apart.
+   */
+  pace: { low: number; high: number } | null;
 }
+
+/** Readings nearer together say nothing of a rate. Prior. */
+const PACE_DAYS = 7;
 
 /** Spread of ln(true loss / calculated loss): plug, air pressure, room and reading of the room. Prior. */
 const LOG_LOSS_SPREAD = 0.4;
@@ -91,7 +99,28 @@ export function reservoirBand(
     lineErrorMm: Math.hypot(byRate, READING_ERROR_MM / Math.sqrt(points.length)),
     dryAt: { p10: dry(high), p50: dry(middle), p90: dry(low) },
     readings: readings.length,
+    pace: paceOf(
+      readings.map((r, i) => ({ day: day(r.at), ...(points[i] as (typeof points)[number]) })),
+      errorMl,
+    ),
   };
+}
+
+/** What was lost between two readings against what is calculated; each line may be misread by its error. */
+function paceOf(
+  points: readonly { day: number; lost: number; ml: number }[],
+  errorMl: number,
+): Reservoir['pace'] {
+  const last = points[points.length - 1];
+  const before = last && [...points].reverse().find((p) => last.day - p.day >= PACE_DAYS);
+  if (!last || !before) return null;
+  const calculated = last.lost - before.lost;
+  // in air that takes no water there is nothing to compare
+  if (calculated <= 0) return null;
+  const read = before.ml - last.ml;
+  // eight in ten of the errors of two readings
+  const error = 1.28 * Math.SQRT2 * errorMl;
+  return { low: (read - error) / calculated, high: (read + error) / calculated };
 }
 
 /** The room of a tube from a moment on. */

@@ -1,3 +1,4 @@
+import { waterDensityGPerMl } from '../climate';
 import { DAY_MS, instantOf, msOf, type Instant } from '../quantity';
 import {
   chamberLengthMm,
@@ -123,6 +124,28 @@ describe('how long the water lasts, with the range', () => {
     const last = reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(42));
     expect(Math.abs(last.lossMlPerDay.p50 / twice - 1)).toBeLessThan(0.08);
     expect(Math.abs(last.lineMm - (readings[3] as { mm: number }).mm)).toBeLessThan(2);
+  });
+
+  test('the pace of the line tells a leak and a dry plug from what vapour takes', () => {
+    // what vapour takes, by Stefan's tube: the outside yardstick stands in the tests above
+    const mlPerDay =
+      tubeLossGPerDay(ROUND, 90, { ...room, plugs: USUAL_PLUGS }) / waterDensityGPerMl(room.tempC);
+    const paceAt = (times: number, days = 40) => {
+      const ml = tubeVolumeMl(ROUND, 90) - times * mlPerDay * days;
+      const readings = [
+        { at: start, mm: 90 },
+        { at: after(days), mm: waterLineForMl(ROUND, ml) },
+      ];
+      return reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(days)).pace;
+    };
+    for (const times of [0, 0.5, 1, 3]) {
+      const pace = paceAt(times);
+      expect(pace?.low).toBeLessThan(times);
+      expect(pace?.high).toBeGreaterThan(times);
+      expect(((pace?.low ?? 0) + (pace?.high ?? 0)) / 2).toBeCloseTo(times, 6);
+    }
+    // within a week an error of reading is all there is
+    expect(paceAt(1, 6)).toBeNull();
   });
 
   test('the reckoned line of another day lies on the way between two readings', () => {

@@ -7,6 +7,7 @@ import {
   askNow,
   COMMON_PRACTICE,
   criterion,
+  OWN_PRIOR,
   verdict,
   type Ask,
   type Criterion,
@@ -33,10 +34,13 @@ export const water: Rule = (c) => {
   const { dryAt } = c.water;
   const dry = dryAt.p10;
   const daysLeft = dry === null ? null : daysBetween(c.now, dry);
-  const criteria = [supply(c, daysLeft), ...plug(c), ...mould(c), ...rise(c)];
+  const criteria = [supply(c, daysLeft), ...plug(c), ...mould(c), ...rise(c), ...pace(c)];
   const common = { id: 'water', question: 'Does her tube hold?', criteria } as const;
   const fresh = freshHome(c);
   const reading = readFirst(c);
+  // a plug that was seen wet as it should be answers the question already
+  const plugSeen = c.known.wetFront?.at === c.known.waterReadings.at(-1)?.at;
+  const odd = pace(c).find((o) => o.state === 'unmet' && !plugSeen);
   const fault = tubeFault(c);
   // while a fresh tube stands ready, what presses is her move into it
   if (underWay(c.move))
@@ -71,6 +75,7 @@ export const water: Rule = (c) => {
       ...common,
       answer: daysLeft <= 0 ? 'it may be dry' : 'not for long',
       says: [
+        ...(odd ? [...odd.says, ' '] : []),
         ...range(c),
         ...(reading.length > 0 ? [READ_FIRST] : []),
         ' Offer a fresh tube now, beside the old one, and leave her the time: the move itself may take weeks.',
@@ -83,6 +88,7 @@ export const water: Rule = (c) => {
       ...common,
       answer: 'for some weeks',
       says: [
+        ...(odd ? [...odd.says, ' '] : []),
         ...range(c),
         ...(reading.length > 0 ? [READ_FIRST] : []),
         ' Have a fresh tube ready and offer it in these weeks.',
@@ -99,6 +105,14 @@ export const water: Rule = (c) => {
       pressure: 'free',
       notice: true,
       asks: fresh,
+    });
+  if (odd)
+    return verdict({
+      ...common,
+      answer: 'look at the plug',
+      says: odd.says,
+      pressure: 'soon',
+      asks: [...fresh, askNow(c, 'check-water', odd.says, figure('moveStepDays'))],
     });
   return verdict({
     ...common,
@@ -277,6 +291,33 @@ function mould(c: Case): Criterion[] {
   ];
 }
 
+/** A line that falls far faster than vapour can leave leaks; one that stands still feeds no plug. */
+function pace(c: Case): Criterion[] {
+  const { pace: read } = c.water;
+  // in the cold next to nothing leaves, and an error of reading is many times that
+  if (!read || c.wintering) return [];
+  const leaks = read.low >= figure('leakTimes');
+  const stands = read.high <= figure('standsTimes');
+  const says: Phrase = leaks
+    ? [
+        `Her water falls at least ${Math.floor(read.low)} times as fast as it can leave as vapour: it may leak past the plug. Look at the plug and at the floor of her cell.`,
+      ]
+    : stands
+      ? [
+          'Her water line hardly falls: the plug may be pushed too tight, and let no water through. Look how far it is wet.',
+        ]
+      : ['Her water line falls about as it is reckoned to.'];
+  return [
+    criterion(
+      'rate',
+      leaks || stands ? 'unmet' : 'met',
+      says,
+      `reckoned from the last lines read; from which pace on it is told is ${OWN_PRIOR}`,
+      { evidence: c.known.waterReadings.slice(-2).map((r) => r.entryId) },
+    ),
+  ];
+}
+
 /** A line cannot rise by itself. */
 function rise({ known, tube }: Case): Criterion[] {
   const [last, before] = [known.waterReadings.at(-1), known.waterReadings.at(-2)];
@@ -290,7 +331,8 @@ function rise({ known, tube }: Case): Criterion[] {
       'a line cannot rise by itself',
       {
         evidence: [earlier.entryId, last.entryId].filter((e) => e !== null),
-        settles: 'Put the wrong reading right, or read the line again at the next look.',
+        settles:
+          'Put the wrong reading right, read the line again at the next look, or write down the fresh tube as a change of her home.',
       },
     ),
   ];

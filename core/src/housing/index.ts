@@ -14,3 +14,16 @@ export {
   type PartNow,
   type Share,
 } from './housing';
+export {
+  chainBetween,
+  CONNECTOR_FORMS,
+  joinEnds,
+  joint,
+  type Chain,
+  type ChainFound,
+  type Connector,
+  type ConnectorForm,
+  type JointFit,
+  type Port,
+  type Wanted,
+} from './fit';

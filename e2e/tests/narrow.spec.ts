@@ -6,6 +6,7 @@ const PAGES = [
   '/feed',
   '/bench',
   '/bench/tube',
+  '/bench/fit',
   '/stock',
   '/places',
   '/labels',

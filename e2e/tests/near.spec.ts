@@ -260,7 +260,18 @@ test('inches and °F everywhere: in the stock, on the bench, in an error, on the
 test('no page is longer than two and a half phone screens before folding', async ({ page, demo }, info) => {
   test.skip(info.project.name !== 'phone', 'a measure of the phone');
   const id = await demo.queenId('T2');
-  const pages = ['/', '/shelf', '/feed', '/bench', '/bench/tube', '/stock', '/places', '/labels', '/records'];
+  const pages = [
+    '/',
+    '/shelf',
+    '/feed',
+    '/bench',
+    '/bench/tube',
+    '/bench/fit',
+    '/stock',
+    '/places',
+    '/labels',
+    '/records',
+  ];
   const more = ['/glossary', '/cohort', '/settings', '/round', '/queens/new'];
   const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
   for (const path of [...pages, ...more, ...views]) {

@@ -25,6 +25,7 @@ for (const appearance of APPEARANCES) {
       ['/round', /Shall we go round/],
       ['/cohort', /What do my queens show/],
       ['/bench', /What do you want to get ready/],
+      ['/bench/fit', /Do they fit/],
       ['/bench/tube', /How shall her tube be filled/],
       ['/records', /What is written down/],
       ['/glossary', /What does this word mean/],

@@ -13,6 +13,7 @@ export { RoundPage } from '@/features/round/RoundPage';
 export { Plan } from '@/features/today/Plan';
 export { BenchPage } from '@/features/bench/BenchPage';
 export { FillPage } from '@/features/fill/FillPage';
+export { FitPage } from '@/features/fit/FitPage';
 export { StockPage } from '@/features/stock/StockPage';
 export { PlacesPage } from '@/features/place/PlacesPage';
 export { LabelsPage } from '@/features/labels/LabelsPage';

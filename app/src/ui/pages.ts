@@ -16,6 +16,7 @@ export const PAGES = {
   plan: () => pages().then((m) => m.Plan),
   bench: () => pages().then((m) => m.BenchPage),
   fill: () => pages().then((m) => m.FillPage),
+  fit: () => pages().then((m) => m.FitPage),
   stock: () => pages().then((m) => m.StockPage),
   places: () => pages().then((m) => m.PlacesPage),
   labels: () => pages().then((m) => m.LabelsPage),

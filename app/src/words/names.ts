@@ -6,6 +6,7 @@ export const NAMES = {
   places: 'Places',
   records: 'Records',
   tube: 'A founding tube',
+  fit: 'What fits',
   stock: 'The stock',
   labels: 'Labels',
   readLabel: 'Read a label',

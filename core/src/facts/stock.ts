@@ -1,6 +1,19 @@
 import { z } from 'zod';
 import { idSchema, instantSchema, mm } from './common';
-import { STOCK_KINDS, STOCK_WHYS } from './vocabulary';
+import { CONNECTOR_FORMS, STOCK_KINDS, STOCK_WHYS } from './vocabulary';
+
+/** One round end of a connector. */
+const endSchema = z
+  .object({
+    boreMm: mm('The bore of an end', 1, 100).optional(),
+    outsideMm: mm('The outside of an end', 1, 100).optional(),
+  })
+  .refine((e) => e.boreMm !== undefined || e.outsideMm !== undefined, {
+    error: 'Nothing is known of one end. Measure its bore, its outside, or both.',
+  })
+  .refine((e) => e.boreMm === undefined || e.outsideMm === undefined || e.boreMm < e.outsideMm, {
+    error: 'The bore of an end is not smaller than its outside. Swap them.',
+  });
 
 /** Something kept ready. A tube's size makes it one of the keeper's own sizes. */
 export const stockItemSchema = z.object({
@@ -20,6 +33,15 @@ export const stockItemSchema = z.object({
     })
     .nullable()
     .default(null),
+  /** Of a connector: its two ends, and the opening of a mesh in its wall. */
+  connector: z
+    .object({
+      form: z.enum(CONNECTOR_FORMS),
+      ends: z.tuple([endSchema, endSchema]),
+      meshMm: mm('The opening of the mesh', 0.05, 5).nullable().default(null),
+    })
+    .nullable()
+    .optional(),
   /** Said to be low at this many or fewer. */
   lowAt: z.number().int().min(0).max(1000).default(0),
 });

@@ -88,7 +88,19 @@ export const NEST_SCHOOL_IDS = [
 ] as const;
 export type NestSchoolId = (typeof NEST_SCHOOL_IDS)[number];
 
-export const STOCK_KINDS = ['finished-tube', 'empty-tube', 'plug', 'barrier', 'food', 'other'] as const;
+export const STOCK_KINDS = [
+  'finished-tube',
+  'empty-tube',
+  'plug',
+  'connector',
+  'barrier',
+  'food',
+  'other',
+] as const;
+/** What joins two ends: a sleeve takes both in, a pipe is soft and long, an adapter has two unlike ends. */
+export const CONNECTOR_FORMS = ['sleeve', 'pipe', 'adapter'] as const;
+export type ConnectorForm = (typeof CONNECTOR_FORMS)[number];
+
 export const STOCK_WHYS = ['counted', 'made', 'bought', 'used', 'broken'] as const;
 
 /** How a fresh tube stands to the one she lives in: only beside it, or mouth to mouth. */

@@ -1,4 +1,12 @@
+import type { ConnectorForm } from '../facts';
 import { need } from '../quantity';
+
+/** A worker's head is about so much of her length. Prior: small workers have larger heads than that, so it is on the safe side. */
+const HEAD_SHARE = 0.18;
+
+/** Head width of the smallest worker of a kind, mm. */
+export const headWidthMm = (workerLengthMm: { low: number }): number =>
+  Math.round(100 * HEAD_SHARE * workerLengthMm.low) / 100;
 
 /** How two round ends go into one another. */
 export interface JointFit {
@@ -56,10 +64,7 @@ export interface Port {
   outsideMm?: number;
 }
 
-export const CONNECTOR_FORMS = ['sleeve', 'pipe', 'adapter'] as const;
-export type ConnectorForm = (typeof CONNECTOR_FORMS)[number];
-
-/** A piece that joins two ends: a sleeve takes both in, a pipe is soft and long, an adapter has two unlike ends. */
+/** A piece that joins two ends. */
 export interface Connector {
   id: string;
   name: string;

@@ -16,13 +16,12 @@ export {
 } from './housing';
 export {
   chainBetween,
-  CONNECTOR_FORMS,
+  headWidthMm,
   joinEnds,
   joint,
   type Chain,
   type ChainFound,
   type Connector,
-  type ConnectorForm,
   type JointFit,
   type Port,
   type Wanted,

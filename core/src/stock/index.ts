@@ -1,1 +1,1 @@
-export { stockLevels, tubesToMake, type FlightPlan, type StockLevel } from './stock';
+export { connectorsOf, stockLevels, tubesToMake, type FlightPlan, type StockLevel } from './stock';

@@ -1,3 +1,4 @@
+import type { Connector } from '../housing';
 import { type StockItem, type StockMove } from '../facts';
 import { type Hemisphere } from '../season';
 
@@ -23,6 +24,12 @@ export function stockLevels(items: readonly StockItem[], moves: readonly StockMo
     return { item, count, low: count <= item.lowAt, lastMove: mine[mine.length - 1] ?? null };
   });
 }
+
+/** The connectors of a stock, as a chain is looked for among them. */
+export const connectorsOf = (levels: readonly StockLevel[]): Connector[] =>
+  levels.flatMap(({ item: { id, name, connector }, count }) =>
+    connector && count > 0 ? [{ id, name, ...connector, count }] : [],
+  );
 
 /** Share of tubes above last season's catch, for broken ones and a better year. Prior. */
 const SPARE_SHARE = 1 / 3;

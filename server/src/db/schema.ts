@@ -103,6 +103,7 @@ export const stockItems = pgTable('stock_items', {
   kind: text('kind').$type<StockItem['kind']>().notNull(),
   name: text('name').notNull(),
   tube: jsonb('tube').$type<NonNullable<StockItem['tube']>>(),
+  connector: jsonb('connector').$type<NonNullable<StockItem['connector']>>(),
   lowAt: integer('low_at').notNull().default(0),
 });
 

@@ -19,6 +19,12 @@ export function BenchPage() {
           says="How full, how tight the plug, which water, how much warming floods it."
         />
         <Way
+          to="/bench/fit"
+          icon="pipe"
+          title={NAMES.fit}
+          says="Two ends, and what in the stock joins them."
+        />
+        <Way
           to="/stock"
           icon="archive-outline"
           title={NAMES.stock}

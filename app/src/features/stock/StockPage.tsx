@@ -19,11 +19,13 @@ import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { fromMm, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { ConnectorFields, NEW_CONNECTOR } from './ConnectorFields';
 
 export const STOCK_WORDS: Record<StockItem['kind'], string> = {
   'finished-tube': 'Finished tubes',
   'empty-tube': 'Empty tubes',
   plug: 'Dry plugs',
+  connector: 'Connectors',
   barrier: 'Barrier',
   food: 'Food',
   other: 'Other',
@@ -212,7 +214,14 @@ function NewItem({ onDone }: { onDone(): void }) {
         label="What is it"
         options={STOCK_KINDS.map((value) => ({ value, label: STOCK_WORDS[value] }))}
         value={item.kind}
-        onChange={(kind) => setItem({ ...item, kind, tube: kind.endsWith('tube') ? item.tube : null })}
+        onChange={(kind) =>
+          setItem({
+            ...item,
+            kind,
+            tube: kind.endsWith('tube') ? item.tube : null,
+            connector: kind === 'connector' ? (item.connector ?? NEW_CONNECTOR) : null,
+          })
+        }
       />
       <TextField label="What you call it" value={item.name} onChange={(name) => setItem({ ...item, name })} />
       {tubes ? (
@@ -221,6 +230,12 @@ function NewItem({ onDone }: { onDone(): void }) {
           {mm('Bore inside', 'boreMm')}
           {mm('Length', 'lengthMm')}
         </View>
+      ) : null}
+      {item.kind === 'connector' ? (
+        <ConnectorFields
+          connector={item.connector ?? NEW_CONNECTOR}
+          onChange={(connector) => setItem({ ...item, connector })}
+        />
       ) : null}
       <View style={styles.line}>
         <NumberField label="How many now" value={count} onChange={setCount} />

@@ -35,6 +35,47 @@ export function demoStock(now: Instant, newId: NewId): Fact[] {
       [[30, 12, 'bought']],
     ],
     [{ kind: 'plug', name: 'Dry plugs', tube: null, lowAt: 5 }, [[20, 14, 'made']]],
+    [
+      {
+        kind: 'connector',
+        name: 'Soft sleeve, 16 mm',
+        tube: null,
+        connector: { form: 'sleeve', ends: [{ boreMm: 16.2 }, { boreMm: 16.2 }], meshMm: null },
+        lowAt: 1,
+      },
+      [[40, 3, 'bought']],
+    ],
+    [
+      {
+        kind: 'connector',
+        name: 'Turned stopper with a nipple',
+        tube: null,
+        connector: {
+          form: 'adapter',
+          ends: [{ outsideMm: 13.8 }, { boreMm: 5, outsideMm: 7.8 }],
+          meshMm: null,
+        },
+        lowAt: 0,
+      },
+      [[40, 2, 'made']],
+    ],
+    [
+      {
+        kind: 'connector',
+        name: 'Clear hose, 8 mm',
+        tube: null,
+        connector: {
+          form: 'pipe',
+          ends: [
+            { boreMm: 8, outsideMm: 11 },
+            { boreMm: 8, outsideMm: 11 },
+          ],
+          meshMm: null,
+        },
+        lowAt: 0,
+      },
+      [[40, 2, 'bought']],
+    ],
     [{ kind: 'barrier', name: 'Talc, small tins', tube: null, lowAt: 0 }, [[100, 1, 'bought']]],
     [
       { kind: 'food', name: 'Frozen flies, portions', tube: null, lowAt: 6 },

@@ -99,6 +99,11 @@ export const GLOSSARY: readonly Term[] = [
   { word: 'going round', also: ['go round'], says: 'Going from tube to tube, a short look at each.' },
   { word: 'second batch', says: 'The eggs laid after the first batch has become pupae or workers.' },
   {
+    word: 'scouts',
+    also: ['scout'],
+    says: 'The first few workers that look round a new place. It is no move until brood and queen follow.',
+  },
+  {
     word: 'settle',
     also: ['settled'],
     says: 'To come to rest after a move. A queen who has not settled may eat her eggs.',

@@ -73,6 +73,13 @@ test('a gap that holds large ants lets small ones out', () => {
   expect(chainBetween(TUBE, TUBE, [loose], { headMm: 0.35 }).chain).toBeNull();
 });
 
+test('where nothing is known of her workers, the smallest are thought of', () => {
+  const loose = piece('loose', 'sleeve', { boreMm: 16.38 }, { boreMm: 16.38 });
+  const snug = piece('snug', 'sleeve', { boreMm: 16.2 }, { boreMm: 16.2 });
+  expect(chainBetween(TUBE, TUBE, [loose]).chain).toBeNull();
+  expect(chainBetween(TUBE, TUBE, [loose, snug]).chain?.pieces[0]?.connector.id).toBe('snug');
+});
+
 test('each piece is used only as often as there are any', () => {
   const nipple = piece('nipple', 'adapter', { outsideMm: 13.8 }, { outsideMm: 5.8, boreMm: 4 });
   const pipe = piece('pipe', 'pipe', { boreMm: 6, outsideMm: 7.9 }, { boreMm: 6, outsideMm: 7.9 });

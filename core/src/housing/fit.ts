@@ -1,12 +1,15 @@
 import type { ConnectorForm } from '../facts';
 import { need } from '../quantity';
 
-/** A worker's head is about so much of her length. Prior: small workers have larger heads than that, so it is on the safe side. */
+/** A worker's head is so wide for her length, or wider. Prior, on the safe side. */
 const HEAD_SHARE = 0.18;
 
 /** Head width of the smallest worker of a kind, mm. */
 export const headWidthMm = (workerLengthMm: { low: number }): number =>
   Math.round(100 * HEAD_SHARE * workerLengthMm.low) / 100;
+
+/** Where nothing is known of her workers: as small as the smallest that are kept, 2 mm long. Prior. */
+const SMALLEST_HEAD_MM = headWidthMm({ low: 2 });
 
 /** How two round ends go into one another. */
 export interface JointFit {
@@ -115,7 +118,7 @@ export function chainBetween(
   a: Port,
   b: Port,
   connectors: readonly Connector[],
-  options: ChainOptions,
+  options: ChainOptions = { headMm: SMALLEST_HEAD_MM },
 ): ChainFound {
   length(options.headMm, 'headMm', 'The head width');
   for (const [port, name] of [

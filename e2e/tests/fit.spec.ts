@@ -18,6 +18,9 @@ test('what fits: two tubes by a sleeve of the stock, a nest by what is added, an
   await expect(page.getByText('Nothing in your stock joins them and lets air in.')).toBeVisible();
   await expect(page.getByText(/at the second an outside of 3\.\d+ mm to 3\.5 mm in it/)).toBeVisible();
 
+  // tenths of a millimetre decide, and are told
+  await expect(page.getByText(/at the first end an outside of 13\.\d+ mm to 14 mm in it/)).toBeVisible();
+
   await page.getByRole('link', { name: /The stock/ }).click();
   await page.getByRole('button', { name: 'Count something new' }).click();
   await page.getByRole('radio', { name: 'Connectors' }).click();

@@ -114,6 +114,46 @@ test('a fresh tube is taken from the stock, without a connection, and sent once 
   expect((await demo.api<Detail>(`/queens/${id}`)).view.housing.parts).toHaveLength(2);
 });
 
+test('brought over by hand: the tally is interrupted, resumed, and kept when in equals out or is explained', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('C2');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await openHome(page);
+  await choose(page, 'Brought over by hand');
+  await page.getByRole('button', { name: 'Count them over' }).click();
+  await expect(page.getByRole('heading', { name: 'Is everyone across?' })).toBeVisible();
+  const more = (what: string) =>
+    page.getByRole('button', { name: new RegExp(`^One more: ${what},`) }).click();
+  await more('larvae out');
+  await more('larvae out');
+  await more('queens out');
+  await more('queens in');
+  await more('larvae in');
+  await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this transfer' }).click();
+  await expect(page.getByText(/Look for them, or say what became of them/)).toBeVisible();
+  // put down in the middle, and taken up again
+  await page.reload();
+  await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await more('larvae in');
+  await expect(page.getByText('In equals out.')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Nobody is left in the old tube' }).click();
+  await page.getByRole('button', { name: 'Keep this transfer' }).click();
+  await expect(page.getByRole('heading', { name: 'How is C2 doing?' })).toBeVisible();
+  await expect
+    .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
+    .toBe('finished');
+  await toView(page, 'Log');
+  await expect(page.getByText(/brought over by hand, counted in 2 larvae, 1 queen/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect
+    .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
+    .toBe('offered');
+});
+
 test('by keyboard: a fresh tube is set up and entered', async ({ page, demo }, info) => {
   test.skip(info.project.name !== 'wide', 'keys are for the wide view');
   const id = await demo.queenId('C1');

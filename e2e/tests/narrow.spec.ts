@@ -14,7 +14,7 @@ const PAGES = [
   '/records',
 ];
 const MORE = ['/cohort', '/settings', '/glossary', '/round', '/queens/new'];
-const VIEWS = ['', '/ahead', '/why', '/log', '/look', '/watch'];
+const VIEWS = ['', '/ahead', '/why', '/log', '/look', '/watch', '/transfer'];
 
 /** Double the size of every text, as a browser does that enlarges text alone. */
 function enlarge(): void {

@@ -6,6 +6,7 @@ export { QueenPage } from '@/features/queen/QueenPage';
 export { WatchPage } from '@/features/watch/WatchPage';
 export { LookPage } from '@/features/look/LookPage';
 export { NewQueenPage } from '@/features/intake/NewQueenPage';
+export { TransferPage } from '@/features/transfer/TransferPage';
 export { FeedPage } from '@/features/feed/FeedPage';
 export { DeedSheet } from '@/features/log/DeedSheet';
 export { CohortPage } from '@/features/cohort/CohortPage';

@@ -9,6 +9,7 @@ export const PAGES = {
   watch: () => pages().then((m) => m.WatchPage),
   look: () => pages().then((m) => m.LookPage),
   intake: () => pages().then((m) => m.NewQueenPage),
+  transfer: () => pages().then((m) => m.TransferPage),
   feed: () => pages().then((m) => m.FeedPage),
   deeds: () => pages().then((m) => m.DeedSheet),
   cohort: () => pages().then((m) => m.CohortPage),

@@ -18,6 +18,10 @@ export function lengthText(mm: number, unit: Preferences['length']): string {
   return unit === 'in' ? `${round(mm / MM_PER_INCH, 2)} in` : `${round(mm, mm < 10 ? 1 : 0)} mm`;
 }
 
+/** A length where tenths of a millimetre decide, as whether one end goes into another. */
+export const fineText = (mm: number, unit: Preferences['length']): string =>
+  unit === 'in' ? `${round(mm / MM_PER_INCH, 3)} in` : `${round(mm, 2)} mm`;
+
 /** A unit of length as a word in a sentence. */
 export const lengthName = (unit: Preferences['length']): string => (unit === 'in' ? 'inches' : 'mm');
 

@@ -4,6 +4,7 @@ import type {
   Joint,
   MovedHow,
   TakenTo,
+  Tallied,
   TubePurpose,
   WorkersThere,
 } from '@gentle-burrow/core/vocabulary';
@@ -45,6 +46,16 @@ export const MOVED_HOW_WORDS: Record<MovedHow, string> = {
   'plug-swap': 'plugs swapped',
   'by-hand': 'brought over by hand',
   'tipped-out': 'tipped out',
+};
+
+const counted = (one: string, many: string) => (n: number) => (n === 1 ? one : many);
+export const TALLIED_WORDS: Record<Tallied, (n: number) => string> = {
+  workers: counted('worker', 'workers'),
+  eggs: counted('egg', 'eggs'),
+  larvae: counted('larva', 'larvae'),
+  pupae: counted('pupa', 'pupae'),
+  repletes: counted('replete', 'repletes'),
+  queens: counted('queen', 'queens'),
 };
 
 export const TAKEN_TO_WORDS: Record<TakenTo, string> = {

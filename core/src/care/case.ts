@@ -8,8 +8,8 @@ import {
   type QueenLedger,
   type TubeState,
 } from '../founding';
-import { housing, partOf, type Housing, type Move } from '../housing';
-import { msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
+import { housing, partOf, standing, type Housing, type Move } from '../housing';
+import { addDays, latest, msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
 import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
@@ -70,6 +70,8 @@ export interface Case {
   water: Reservoir;
   /** The water of the other tube of a move. */
   otherWater: Reservoir | null;
+  /** Until when, at the least, she can drink in a tube tied to hers; null when in none. */
+  drinksElsewhereUntil: Instant | null;
   looking: LookingSchool;
   spaceSchool: SpaceSchoolId;
   nestSchool: NestSchoolId;
@@ -120,6 +122,7 @@ export function caseOf(input: CaseInput): Case {
     place,
     tempC,
     water: waterOf(known, tube, rooms, now),
+    drinksElsewhereUntil: drinksUntil(known, home, rooms, now),
     otherWater: otherId
       ? waterOf(
           known.elsewhere[otherId] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube(),
@@ -161,6 +164,24 @@ function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life
   const grown = workers.low >= figure('grownWorkers');
   const cameWhole = known.appearances.workers.byEntry === known.intake?.entryId;
   return grown || cameWhole || ahead?.next === null ? 'colony' : 'founding';
+}
+
+/** The water of the tubes that are tied to hers: what only stands beside is out of her reach. */
+function drinksUntil(
+  known: QueenLedger,
+  home: Housing,
+  rooms: readonly Room[],
+  now: Instant,
+): Instant | null {
+  const tied = standing(home).filter(
+    (p) => p.tube.id !== home.home && (p.joint !== null || home.parts.some((q) => q.joint?.to === p.tube.id)),
+  );
+  const until = tied.map(({ tube }) => {
+    const state = known.elsewhere[tube.id] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube();
+    // beyond the horizon counts as its end
+    return waterOf(state, tube, rooms, now).dryAt.p10 ?? addDays(now, 3650);
+  });
+  return latest(...until);
 }
 
 /**

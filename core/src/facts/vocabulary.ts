@@ -120,6 +120,10 @@ export type BroodThere = (typeof BROOD_THERE)[number];
 export const WORKERS_THERE = ['none', 'scouts', 'some', 'most', 'all'] as const;
 export type WorkersThere = (typeof WORKERS_THERE)[number];
 
+/** What is counted when they are brought over by hand, in the order in which they are. */
+export const TALLIED = ['workers', 'eggs', 'larvae', 'pupae', 'repletes', 'queens'] as const;
+export type Tallied = (typeof TALLIED)[number];
+
 /** How they came over, the gentlest first. */
 export const MOVED_HOW = ['by-themselves', 'plug-swap', 'by-hand', 'tipped-out'] as const;
 export type MovedHow = (typeof MOVED_HOW)[number];

@@ -1,4 +1,5 @@
 import type { Cover, Joint, TakenTo, TubeHome, TubePurpose } from '../facts';
+import { tallyFault } from './tally';
 import { effectiveEntries, type Entry, type EntryOf, type HomeChange } from '../log';
 import { msOf, type Instant } from '../quantity';
 
@@ -171,7 +172,7 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
           : null;
       if (change.queen === false && change.partId === home.home)
         return 'By her log she lives in this tube. Choose the other one, and say that she is in it.';
-      return lineFault(part, change.waterLineMm);
+      return (change.tally && tallyFault(change.tally)) ?? lineFault(part, change.waterLineMm);
     case 'taken-away':
       if (standing(home).length === 1)
         return 'It is her only tube. Set up another before this one is taken away.';

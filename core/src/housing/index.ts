@@ -14,6 +14,7 @@ export {
   type PartNow,
   type Share,
 } from './housing';
+export { missing, tallyFault } from './tally';
 export {
   chainBetween,
   headWidthMm,

@@ -16,7 +16,7 @@ export { corrected, isWithdrawn } from './corrected';
 export { effectiveEntries, type EffectiveEntry } from './effective';
 export { DISTURBANCES, type Disturbance, type References } from './kind';
 export { coordinatesSchema, intakeSchema } from './kinds/intake';
-export { homeSchema, type HomeChange } from './kinds/home';
+export { homeSchema, type HomeChange, type Tally } from './kinds/home';
 export { feedSchema } from './kinds/feed';
 export { healthSchema } from './kinds/health';
 export { identifySchema } from './kinds/identify';

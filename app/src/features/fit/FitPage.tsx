@@ -18,7 +18,7 @@ import { NumberField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Told } from '@/ui/Told';
-import { fromMm, lengthName, lengthText, toMm } from '@/ui/units';
+import { fineText, fromMm, lengthName, toMm } from '@/ui/units';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { capital } from '@/words/capital';
@@ -176,8 +176,8 @@ function Joints({ found: { chain }, length }: { found: Found; length: Preference
         const [inner, outer] = j.inner === 'left' ? [i - 1, i] : [i, i - 1];
         const how =
           j.kind === 'slides'
-            ? `slides in, gap ${lengthText(j.gapMm, length)}`
-            : `gap ${lengthText(j.gapMm, length)}: ${j.turns} ${j.turns === 1 ? 'turn' : 'turns'} of thread`;
+            ? `slides in, gap ${fineText(j.gapMm, length)}`
+            : `gap ${fineText(j.gapMm, length)}: ${j.turns} ${j.turns === 1 ? 'turn' : 'turns'} of thread`;
         const air = 'joint' in chain.air && chain.air.joint === i ? '; air comes in here' : '';
         return (
           <View key={`${inner}.${outer}`} role="listitem">
@@ -202,7 +202,7 @@ const wantWords = (wanted: readonly Wanted[], length: Preferences['length']): st
     .join(', or ');
 
 const span = ([low, high]: readonly [number, number], length: Preferences['length']): string =>
-  `${lengthText(low, length)} to ${lengthText(high, length)}`;
+  `${fineText(low, length)} to ${fineText(high, length)}`;
 
 /** A length that is none is a sentence, not a crash. */
 function attempt(find: () => ChainFound): ChainFound | string {

@@ -4,6 +4,7 @@ import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { anatomyOf } from '@/features/tube/anatomy';
+import { HomeDrawing, tiedTo } from '@/features/home/HomeDrawing';
 import { OtherTubes } from '@/features/home/OtherTubes';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
@@ -35,11 +36,21 @@ export function HerTube({ shown, profile }: { shown: ShownQueen; profile: Specie
     mould: ledger.mould?.value,
     empty: ledger.loss !== null,
   };
+  const other = tiedTo(view.housing);
   const lensHeight = 2 * a.R + 6;
   const dry = counsel?.water.dryAt;
   return (
     <View style={styles.tube} onLayout={onLayout}>
-      <TubeDrawing {...drawing} width={width} scaleBar />
+      {other ? (
+        <HomeDrawing
+          {...drawing}
+          width={width}
+          other={other}
+          otherLineMm={counsel?.otherWater?.lineMm ?? other.tube.waterLineMm}
+        />
+      ) : (
+        <TubeDrawing {...drawing} width={width} scaleBar />
+      )}
       <View style={[styles.lens, { borderColor: p.rule, backgroundColor: p.sheet }]}>
         <TubeDrawing {...drawing} width={Math.max(0, width - 2)} view={lensView(a, lensHeight, width)} />
       </View>

@@ -36,6 +36,12 @@ export interface TubeDrawingProps {
 
 const MARGIN = 3;
 
+/** How much a whole tube takes in a drawing, its margins too, mm. */
+export const wholeMm = (tube: TubeHome): number => {
+  const a = anatomyOf(tube);
+  return tube.lengthMm + (a.R - a.r) + 2 * MARGIN;
+};
+
 /** Millimetres to pixels for a drawing, so that fingers can be placed on it. */
 export function scaleOf(tube: TubeHome, width: number, view?: [number, number]) {
   const a = anatomyOf(tube);

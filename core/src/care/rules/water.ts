@@ -70,6 +70,20 @@ export const water: Rule = (c) => {
             : fresh),
       ],
     });
+  const { drinksElsewhereUntil: drinks } = c;
+  const drinksOn = drinks !== null && daysBetween(c.now, drinks) > figure('freshHomeLateDays');
+  if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays') && drinks !== null && drinksOn)
+    return verdict({
+      ...common,
+      answer: 'the tube joined to it does',
+      says: [
+        ...(odd ? [...odd.says, ' '] : []),
+        ...range(c),
+        ...phrase` She can drink in the tube joined to hers, at least until ${{ date: drinks }}. Have a fresh one ready all the same.`,
+      ],
+      pressure: 'soon',
+      asks: [...fresh, ...reading],
+    });
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
     return verdict({
       ...common,

@@ -1,7 +1,8 @@
 import { CASTES } from '../../facts';
-import type { EntryOf, KindName } from '../../log';
+import type { EntryOf, KindName, Tally } from '../../log';
 import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
-import { observe } from './observe';
+import { MILESTONES } from '../../species';
+import { observe, type Counts } from './observe';
 import type { Observation } from './batches';
 import { foldFeed } from './offers';
 import { FIRST_TUBE, unseenTube, type QueenLedger } from './queen-ledger';
@@ -135,17 +136,24 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
   // what it puts right stands outside the ledger
   correct() {},
 
-  home(one, entry) {
+  home(one, entry, observations) {
     const { change } = entry;
     if (change.what === 'set-up') one.elsewhere[change.part.id] = unseenTube();
     if (change.what !== 'moved-in') return;
     const id = tubeKey(one, change.partId);
     if (change.queen === true && id !== one.livesIn) livesNowIn(one, id);
+    if (change.tally) observe(one, entry, talliedCounts(change.tally), undefined, observations);
     if (change.waterLineMm === undefined) return;
     const reading = { ...seenIn(entry), mm: change.waterLineMm };
     (id === one.livesIn ? one : (one.elsewhere[id] ??= unseenTube())).waterReadings.push(reading);
   },
 };
+
+/** What came in was counted one by one; what nobody touched was not counted. */
+function talliedCounts({ out, into }: Tally): Counts {
+  const counted = MILESTONES.filter((m) => out[m] !== undefined || into[m] !== undefined);
+  return Object.fromEntries(counted.map((m) => [m, countRange(into[m] ?? 0, into[m] ?? 0, m)]));
+}
 
 /** A tube that no entry set up is the one she was taken in with. */
 const tubeKey = (one: QueenLedger, partId: string): string =>

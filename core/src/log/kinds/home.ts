@@ -7,6 +7,7 @@ import {
   JOINTS,
   MOVED_HOW,
   TAKEN_TO,
+  TALLIED,
   TUBE_PURPOSES,
   tubePartSchema,
   WORKERS_THERE,
@@ -36,6 +37,19 @@ const joined = z.object({
 
 const covered = z.object({ what: z.literal('covered'), partId: idSchema, cover: z.enum(COVERS) });
 
+const tallied = z.partialRecord(
+  z.enum(TALLIED),
+  z.number().int('Half an ant is none. Count whole ones.').min(0).max(100_000),
+);
+/** A transfer by hand, counted: out of the old, into the new. */
+const tallySchema = z.object({
+  out: tallied,
+  into: tallied,
+  /** Why fewer came in than went out. */
+  explained: noteText.optional(),
+});
+export type Tally = z.infer<typeof tallySchema>;
+
 /** Who was seen in a tube, and how they came there. What is not said stays as it was. */
 const movedIn = z.object({
   what: z.literal('moved-in'),
@@ -44,6 +58,7 @@ const movedIn = z.object({
   brood: z.enum(BROOD_THERE).optional(),
   workers: z.enum(WORKERS_THERE).optional(),
   how: z.enum(MOVED_HOW).default('by-themselves'),
+  tally: tallySchema.optional(),
   /** Read in that tube, mm from its closed end. */
   waterLineMm: mm('The water line', 0, 500).optional(),
 });

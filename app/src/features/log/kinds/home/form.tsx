@@ -1,6 +1,6 @@
 import type { StockMove, TubeMeasures } from '@gentle-burrow/core/facts';
 import { changeFault, standing, type Housing } from '@gentle-burrow/core/housing';
-import { homeSchema, type HomeChange } from '@gentle-burrow/core/log';
+import { homeSchema, type HomeChange, type Tally } from '@gentle-burrow/core/log';
 import {
   BROOD_THERE,
   COVERS,
@@ -20,8 +20,10 @@ import { v7 } from 'uuid';
 import type { ShownQueen } from '@/data/queries';
 import { partName } from '@/features/home/part-name';
 import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault } from '@/ui/fields';
+import { go } from '@/ui/way';
 import {
   BROOD_THERE_WORDS,
   COVER_WORDS,
@@ -54,6 +56,8 @@ export interface HomeDraft {
   workers: WorkersThere | null;
   how: MovedHow;
   waterLineMm: number | null;
+  /** Counted on a page of its own; kept as it is when the rest is put right. */
+  tally: Tally | null;
   cover: Cover | null;
   to: TakenTo | null;
 }
@@ -131,7 +135,7 @@ function changeOf(draft: HomeDraft, shown: ShownQueen): unknown {
     case 'taken-away':
       return { what, partId, to: draft.to };
     case 'moved-in': {
-      const { queen, how, waterLineMm } = draft;
+      const { queen, how, waterLineMm, tally } = draft;
       // what she has none of has come along
       const brood = draft.brood ?? (queen === 'yes' && !mayHaveBrood(shown) ? 'all' : null);
       const workers = draft.workers ?? (queen === 'yes' && !mayHaveWorkers(shown) ? 'all' : null);
@@ -142,6 +146,7 @@ function changeOf(draft: HomeDraft, shown: ShownQueen): unknown {
         ...(brood === null ? {} : { brood }),
         ...(workers === null ? {} : { workers }),
         how,
+        ...(tally ? { tally } : {}),
         ...(waterLineMm === null ? {} : { waterLineMm }),
       };
     }
@@ -217,6 +222,16 @@ function Fields({ shown, draft, change }: FieldsProps<HomeDraft>) {
             value={draft.how}
             onChange={(how) => change({ how })}
           />
+          {draft.how === 'by-hand' && !draft.amends ? (
+            <Button
+              mode="outlined"
+              icon="counter"
+              style={{ alignSelf: 'flex-start' }}
+              onPress={() => go(`/queens/${shown.facts.queen.id}/transfer`)}
+            >
+              Count them over
+            </Button>
+          ) : null}
           <LineRead mm={draft.waterLineMm} onChange={(waterLineMm) => change({ waterLineMm })} />
         </>
       ) : null}
@@ -256,6 +271,7 @@ const NO_DRAFT: Omit<HomeDraft, 'tube'> = {
   workers: null,
   how: 'by-themselves',
   waterLineMm: null,
+  tally: null,
   cover: null,
   to: null,
 };
@@ -288,6 +304,7 @@ function draftOf(change: HomeChange, empty: HomeDraft): HomeDraft {
         workers: change.workers ?? null,
         how: change.how,
         waterLineMm: change.waterLineMm ?? null,
+        tally: change.tally ?? null,
       };
   }
 }

@@ -5,12 +5,24 @@ import {
   MOVED_HOW_WORDS,
   PURPOSE_WORDS,
   TAKEN_TO_WORDS,
+  TALLIED_WORDS,
   WORKERS_THERE_WORDS,
 } from '@/words/home';
-import type { HomeChange } from '@gentle-burrow/core/log';
+import { missing } from '@gentle-burrow/core/housing';
+import type { HomeChange, Tally } from '@gentle-burrow/core/log';
+import { TALLIED, type Tallied } from '@gentle-burrow/core/vocabulary';
 import { joined, type KindView, type Names } from '../../kind-view';
 
 const gap = (mm: number | undefined): string | false => mm !== undefined && `gap ${mm} mm`;
+
+/** "in 12 workers, 4 larvae, 1 queen; missing 1 worker: under the brush". */
+function tallyWords({ out, into, explained }: Tally): string {
+  const list = (some: { who: Tallied; n: number }[]) =>
+    some.map(({ who, n }) => `${n} ${TALLIED_WORDS[who](n)}`).join(', ');
+  const came = TALLIED.flatMap((who) => (into[who] ? [{ who, n: into[who] }] : []));
+  const lost = missing({ out, into });
+  return `counted in ${list(came) || 'nobody'}${lost.length > 0 ? `; missing ${list(lost)}` : ''}${explained ? `: ${explained}` : ''}`;
+}
 
 function changeWords(change: HomeChange, names: Names): string {
   if (change.what === 'set-up') {
@@ -31,7 +43,7 @@ function changeWords(change: HomeChange, names: Names): string {
     case 'taken-away':
       return `${tube} taken away, ${TAKEN_TO_WORDS[change.to]}`;
     case 'moved-in': {
-      const { queen, brood, workers, how, waterLineMm } = change;
+      const { queen, brood, workers, how, waterLineMm, tally } = change;
       return joined(
         `in ${tube}: ${
           joined(
@@ -41,6 +53,7 @@ function changeWords(change: HomeChange, names: Names): string {
           ) || 'not said who'
         }`,
         MOVED_HOW_WORDS[how],
+        tally && tallyWords(tally),
         waterLineMm !== undefined && `water at ${waterLineMm} mm`,
       );
     }

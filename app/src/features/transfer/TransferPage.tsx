@@ -1,0 +1,230 @@
+import { missing, standing, tallyFault } from '@gentle-burrow/core/housing';
+import type { BodyOf, Tally } from '@gentle-burrow/core/log';
+import { TALLIED, type Tallied } from '@gentle-burrow/core/vocabulary';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+import { isUnknown } from '@/data/network';
+import { amendEntry, useQueen, writeEntry, type ShownQueen } from '@/data/queries';
+import { partName } from '@/features/home/part-name';
+import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
+import { useDraft } from '@/ui/drafts';
+import { Fault, TextField } from '@/ui/fields';
+import { Go } from '@/ui/Go';
+import { Returned } from '@/ui/Returned';
+import { Screen } from '@/ui/Screen';
+import { Caution } from '@/ui/Sheet';
+import { Failed, Loading } from '@/ui/states';
+import { Tick } from '@/ui/Tick';
+import { offerUndo } from '@/ui/undo';
+import { useOnce } from '@/ui/useOnce';
+import { goBack } from '@/ui/way';
+import { Words } from '@/ui/Words';
+import { capital } from '@/words/capital';
+import { TALLIED_WORDS } from '@/words/home';
+
+interface Draft {
+  out: Tally['out'];
+  into: Tally['into'];
+  explained: string;
+  /** Nobody is left in the old tube. */
+  empty: boolean;
+}
+
+const NOTHING: Draft = { out: {}, into: {}, explained: '', empty: false };
+
+/** Brought over by hand: is everyone across? */
+export function TransferPage({ id }: { id: string }) {
+  const { data, loading, error, retry } = useQueen(id);
+  if (isUnknown(error)) return <NoSuchQueen />;
+  const back = `/queens/${id}`;
+  if (!data)
+    return (
+      <Screen question="Is everyone across?" back={back}>
+        {loading ? <Loading what="her tube" /> : null}
+        {error ? <Failed error={error} onRetry={retry} /> : null}
+      </Screen>
+    );
+  const { housing } = data.view;
+  const to = housing.move?.to ?? standing(housing).find((p) => p.tube.id !== housing.home)?.tube.id;
+  return to ? (
+    <Counting shown={data} to={to} />
+  ) : (
+    <Screen question="Is everyone across?" back={back}>
+      <Words>
+        There is no other tube to bring them into. Set a fresh one up first: “Her home” on her page.
+      </Words>
+      <Go to={back}>
+        <Words kind="bold">To her page</Words>
+      </Go>
+    </Screen>
+  );
+}
+
+function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
+  const { queen } = shown.facts;
+  const { housing } = shown.view;
+  const { value: draft, change, clear, kept } = useDraft<Draft>(`transfer.${queen.id}`, NOTHING);
+  const [tried, setTried] = useState(false);
+  const { out, into, empty } = draft;
+  const explained = draft.explained.trim();
+  const tally: Tally = { out, into, ...(explained ? { explained } : {}) };
+  const fault = tallyFault(tally);
+  const left = missing(tally);
+  const step = (side: 'out' | 'into', who: Tallied, by: number) =>
+    change({ [side]: { ...draft[side], [who]: Math.max(0, (draft[side][who] ?? 0) + by) } });
+  const write = useOnce(async () => {
+    const body = bodyOf(tally, to, empty);
+    const written = await writeEntry(queen.id, body);
+    clear();
+    offerUndo(`${queen.label}: brought over.`, () => amendEntry(queen.id, written.id, null));
+    goBack(`/queens/${queen.id}`);
+  });
+  const keep = () => {
+    setTried(true);
+    if (!fault) write();
+  };
+  return (
+    <Screen
+      question="Is everyone across?"
+      back={`/queens/${queen.id}`}
+      foot={
+        <Button mode="contained" icon="check" onPress={keep}>
+          Keep this transfer
+        </Button>
+      }
+    >
+      <Returned kept={kept} onDiscard={clear} />
+      <View aria-live="polite">
+        <Words kind="answer">
+          {left.length > 0
+            ? `Still missing: ${left.map(({ who, n }) => `${n} ${TALLIED_WORDS[who](n)}`).join(', ')}.`
+            : fault
+              ? 'Tap what you take out, then what you set in.'
+              : 'In equals out.'}
+        </Words>
+      </View>
+      <Words kind="small" soft>
+        {`Out of ${partName(housing, housing.home) ?? 'her tube'}, into ${partName(housing, to) ?? 'the other'}: workers one by one, brood into a cap, the queen last. What is counted stays when you leave this page.`}
+      </Words>
+      <View>
+        {TALLIED.map((who) => (
+          <View key={who} style={styles.row} role="group" aria-label={TALLIED_WORDS[who](2)}>
+            <Words kind="bold" style={styles.name}>
+              {capital(TALLIED_WORDS[who](2))}
+            </Words>
+            <Counter
+              label={`${TALLIED_WORDS[who](2)} out`}
+              says="out"
+              n={out[who] ?? 0}
+              onStep={(by) => step('out', who, by)}
+            />
+            <Counter
+              label={`${TALLIED_WORDS[who](2)} in`}
+              says="in"
+              n={into[who] ?? 0}
+              onStep={(by) => step('into', who, by)}
+            />
+          </View>
+        ))}
+      </View>
+      {left.length > 0 ? (
+        <TextField
+          label="What became of those missing, if you know"
+          value={draft.explained}
+          onChange={(next) => change({ explained: next })}
+        />
+      ) : null}
+      <Tick label="Nobody is left in the old tube" on={empty} onPress={() => change({ empty: !empty })} />
+      <Fault>{tried ? (fault ?? undefined) : undefined}</Fault>
+      <Caution>
+        <Words kind="small">
+          Kinds that spray or sting: eyes and skin covered, fresh air, and never tipped out. Brood sticks to
+          brushes and gets lost. Ants that stayed behind are never released.
+        </Words>
+      </Caution>
+    </Screen>
+  );
+}
+
+/** A large target to count up, a small one to take back. */
+function Counter({
+  label,
+  says,
+  n,
+  onStep,
+}: {
+  label: string;
+  says: string;
+  n: number;
+  onStep(by: number): void;
+}) {
+  const p = useBurrow();
+  return (
+    <View style={styles.counter}>
+      <IconButton
+        icon="minus"
+        size={18}
+        disabled={n === 0}
+        accessibilityLabel={`One fewer: ${label}`}
+        style={styles.less}
+        onPress={() => onStep(-1)}
+      />
+      <Pressable
+        role="button"
+        aria-label={`One more: ${label}, ${n} so far`}
+        onPress={() => onStep(1)}
+        style={[styles.more, { borderColor: p.moss, backgroundColor: p.sheet }]}
+      >
+        <Words kind="heading">{String(n)}</Words>
+        <Words kind="small" soft>
+          {says}
+        </Words>
+      </Pressable>
+    </View>
+  );
+}
+
+const BROOD = ['eggs', 'larvae', 'pupae'] as const;
+
+/** What the tally says of who lives where: all of them only when nobody was left behind. */
+function bodyOf(tally: Tally, to: string, empty: boolean): BodyOf<'home'> {
+  const came = (who: Tallied) => (tally.into[who] ?? 0) > 0;
+  return {
+    kind: 'home',
+    at: new Date().toISOString(),
+    change: {
+      what: 'moved-in',
+      partId: to,
+      ...(came('queens') || empty ? { queen: true } : {}),
+      ...(empty ? { brood: 'all' as const } : BROOD.some(came) ? { brood: 'some' as const } : {}),
+      ...(empty ? { workers: 'all' as const } : came('workers') ? { workers: 'most' as const } : {}),
+      how: 'by-hand',
+      tally,
+    },
+  };
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: SPACE.s,
+    paddingVertical: SPACE.xs,
+  },
+  name: { flexGrow: 1, flexBasis: 70 },
+  counter: { flexDirection: 'row', alignItems: 'center' },
+  less: { margin: 0, width: TARGET, height: TARGET },
+  more: {
+    minWidth: 72,
+    minHeight: 56,
+    borderWidth: 1,
+    borderRadius: 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});

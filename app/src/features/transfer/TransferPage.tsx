@@ -199,7 +199,8 @@ function bodyOf(tally: Tally, to: string, empty: boolean): BodyOf<'home'> {
     change: {
       what: 'moved-in',
       partId: to,
-      ...(came('queens') || empty ? { queen: true } : {}),
+      // a queen that went out and did not come in is not there, whoever else is
+      ...(came('queens') || (empty && !tally.out.queens) ? { queen: true } : {}),
       ...(empty ? { brood: 'all' as const } : BROOD.some(came) ? { brood: 'some' as const } : {}),
       ...(empty ? { workers: 'all' as const } : came('workers') ? { workers: 'most' as const } : {}),
       how: 'by-hand',

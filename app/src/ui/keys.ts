@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useLayoutEffect } from 'react';
 
 export const KEYS = [
   { keys: 'j or ↓', does: 'next tube on the shelf' },
@@ -25,7 +25,8 @@ export const KEYS = [
 
 /** Listens for single keys, but never while something is being typed or moved. */
 export function useKeys(handlers: Record<string, () => void>): void {
-  useEffect(() => {
+  // from the first picture on: a key pressed as soon as something is seen is not lost
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented) return;
       const target = e.target as HTMLElement | null;

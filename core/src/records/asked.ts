@@ -67,16 +67,6 @@ function saidOf({ queen }: QueenFacts, view: QueenView, zone: Zone) {
     water: counsel
       ? { lineMm: counsel.water.lineMm, dryAt: counsel.water.dryAt satisfies Band<Instant | null> }
       : null,
-    home: {
-      tubes: view.housing.parts.map((p) => ({
-        id: p.tube.id,
-        setUpAt: p.tube.setUpAt,
-        gone: p.gone?.at ?? null,
-        holds: p.holds,
-        livesHere: p.tube.id === view.housing.home,
-      })),
-      move: view.housing.move?.stage ?? null,
-    },
     founder: founder?.probabilities ?? null,
     disturbance: counsel
       ? { spent: counsel.peace.spent, allowed: counsel.peace.allowed, nextFree: counsel.peace.nextFree }

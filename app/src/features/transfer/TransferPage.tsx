@@ -13,7 +13,6 @@ import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
-import { Go } from '@/ui/Go';
 import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
@@ -21,7 +20,7 @@ import { Failed, Loading } from '@/ui/states';
 import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
-import { goBack } from '@/ui/way';
+import { goBack, goInstead } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { capital } from '@/words/capital';
 import { TALLIED_WORDS } from '@/words/home';
@@ -57,9 +56,9 @@ export function TransferPage({ id }: { id: string }) {
       <Words>
         There is no other tube to bring them into. Set a fresh one up first: “Her home” on her page.
       </Words>
-      <Go to={back}>
-        <Words kind="bold">To her page</Words>
-      </Go>
+      <Button mode="contained" style={styles.left} onPress={() => goInstead(back)}>
+        To her page
+      </Button>
     </Screen>
   );
 }
@@ -210,6 +209,7 @@ function bodyOf(tally: Tally, to: string, empty: boolean): BodyOf<'home'> {
 }
 
 const styles = StyleSheet.create({
+  left: { alignSelf: 'flex-start' },
   row: {
     flexDirection: 'row',
     flexWrap: 'wrap',

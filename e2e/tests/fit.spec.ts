@@ -27,7 +27,9 @@ test('what fits: two tubes by a sleeve of the stock, a nest by what is added, an
   await page.getByRole('textbox', { name: 'What you call it' }).fill('Thin nipple');
   await page.getByRole('radio', { name: 'An adapter' }).click();
   await page.getByRole('textbox', { name: 'Other end, bore inside, mm' }).fill('2');
-  await page.getByRole('textbox', { name: 'Other end, outside, mm' }).fill('3.4');
+  await page.getByRole('textbox', { name: 'Other end, outside, mm' }).fill('3.35');
+  // hundredths stay as they are typed
+  await expect(page.getByRole('textbox', { name: 'Other end, outside, mm' })).toHaveValue('3.35');
   await page.getByRole('textbox', { name: 'How many now' }).fill('1');
   await page.getByRole('button', { name: 'Keep it in the stock' }).click();
   await expect(page.getByText('Thin nipple').first()).toBeVisible();

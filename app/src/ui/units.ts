@@ -65,6 +65,9 @@ export const fromC = (tempC: number, unit: Preferences['temperature']): number =
   round(unit === 'F' ? tempC * 1.8 + 32 : tempC, 1);
 export const toMm = (value: number, unit: Preferences['length']): number =>
   unit === 'in' ? value * MM_PER_INCH : value;
+/** To be typed in again where tenths of a millimetre decide. */
+export const fineFromMm = (mm: number, unit: Preferences['length']): number =>
+  unit === 'in' ? round(mm / MM_PER_INCH, 4) : round(mm, 2);
 export const fromMm = (mm: number, unit: Preferences['length']): number =>
   unit === 'in' ? round(mm / MM_PER_INCH, 3) : round(mm, 1);
 

@@ -128,6 +128,12 @@ test.each([
     { what: 'moved-in', partId: FRESH, queen: true, waterLineMm: 400 },
     /beyond the tube/,
   ],
+  [
+    'a line alone beyond the tube',
+    [setUp(10)],
+    { what: 'moved-in', partId: FRESH, waterLineMm: 400 },
+    /beyond the tube/,
+  ],
 ] as const)('%s is refused with a way out, and changes nothing', (_, before, change, says) => {
   const had = of(...before);
   expect(changeFault(had, change as never)).toMatch(says);

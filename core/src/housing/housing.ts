@@ -169,7 +169,7 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
       if (change.queen === undefined && change.brood === undefined && change.workers === undefined)
         return change.waterLineMm === undefined
           ? 'Nothing is said of who is in it. Choose queen, brood or workers.'
-          : null;
+          : lineFault(part, change.waterLineMm);
       if (change.queen === false && change.partId === home.home)
         return 'By her log she lives in this tube. Choose the other one, and say that she is in it.';
       return (change.tally && tallyFault(change.tally)) ?? lineFault(part, change.waterLineMm);

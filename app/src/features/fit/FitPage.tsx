@@ -18,7 +18,7 @@ import { NumberField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Told } from '@/ui/Told';
-import { fineText, fromMm, lengthName, toMm } from '@/ui/units';
+import { fineText, fineFromMm, lengthName, toMm } from '@/ui/units';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { capital } from '@/words/capital';
@@ -63,9 +63,12 @@ export function FitPage() {
       <NumberField
         label="Head of the smallest worker"
         unit={length}
-        value={fromMm(headMm, length)}
+        value={fineFromMm(headMm, length)}
         onChange={(v) => change({ headMm: v === null ? null : toMm(v, length) })}
       />
+      <Words kind="small" soft>
+        {`Hers unless you measured it: 0.18 of the length of the smallest worker of your kinds. A gap up to ${fineText(0.4, length)} slides; thread counts as ${fineText(0.3, length)} thick. All three are our own priors.`}
+      </Words>
       <Caution>
         <Words kind="small">
           Glass breaks into the hand: gloves, eye protection, a cloth round it, and no force. Better another
@@ -104,7 +107,7 @@ function Answer({ found, a, b }: { found: ChainFound | string; a: Port; b: Port 
       </Words>
       <View role="list">
         {found.steps.map((step, i) => (
-          <View key={step} role="listitem">
+          <View key={i} role="listitem">
             <Words>{`${i + 1}. ${step}`}</Words>
           </View>
         ))}
@@ -128,7 +131,7 @@ function EndFields({ label, end, onChange }: { label: string; end: End; onChange
     <NumberField
       label={name}
       unit={length}
-      value={end[key] === null ? null : fromMm(end[key], length)}
+      value={end[key] === null ? null : fineFromMm(end[key], length)}
       onChange={(v) => onChange({ ...end, [key]: v === null ? null : toMm(v, length) })}
     />
   );
@@ -155,7 +158,7 @@ function useSmallestHead(): number {
   const [species, rows] = [useSpecies(), useShelf().data ?? []];
   const kept = species.filter((s) => rows.some((r) => r.profileId === s.id && !r.lost));
   const smallest = (kept.length > 0 ? kept : species).map((s) => headWidthMm(s.workerLengthMm.value));
-  return smallest.length > 0 ? Math.min(...smallest) : headWidthMm({ low: 2.5 });
+  return smallest.length > 0 ? Math.min(...smallest) : headWidthMm({ low: 2 });
 }
 
 type Found = Extract<ChainFound, { steps: string[] }>;

@@ -5,7 +5,7 @@ import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault, NumberField } from '@/ui/fields';
-import { fromMm, toMm } from '@/ui/units';
+import { fineFromMm, toMm } from '@/ui/units';
 
 type Described = NonNullable<StockItem['connector']>;
 type End = Described['ends'][number];
@@ -37,7 +37,7 @@ export function ConnectorFields({
       key={label}
       label={label}
       unit={length}
-      value={value == null ? null : fromMm(value, length)}
+      value={value == null ? null : fineFromMm(value, length)}
       onChange={(v) => keep(v === null ? undefined : toMm(v, length))}
     />
   );

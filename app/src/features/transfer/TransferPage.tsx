@@ -70,6 +70,8 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
   const [tried, setTried] = useState(false);
   const { out, into, empty } = draft;
   const explained = draft.explained.trim();
+  // stragglers come out of the old tube too, when she lives in the fresh one already
+  const from = housing.move?.from ?? housing.home;
   const tally: Tally = { out, into, ...(explained ? { explained } : {}) };
   const fault = tallyFault(tally);
   const left = missing(tally);
@@ -107,7 +109,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
         </Words>
       </View>
       <Words kind="small" soft>
-        {`Out of ${partName(housing, housing.home) ?? 'her tube'}, into ${partName(housing, to) ?? 'the other'}: workers one by one, brood into a cap, the queen last. What is counted stays when you leave this page.`}
+        {`Out of ${partName(housing, from) ?? 'her tube'}, into ${partName(housing, to) ?? 'the other'}: workers one by one, brood into a cap, the queen last. What is counted stays when you leave this page.`}
       </Words>
       <View>
         {TALLIED.map((who) => (

@@ -7,7 +7,7 @@ import { usePreferences } from '@/theme/preferences';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
-import { fromMm, lengthName, toMm } from '@/ui/units';
+import { fineFromMm, lengthName, toMm } from '@/ui/units';
 import { JOINT_WORDS, PURPOSE_WORDS } from '@/words/home';
 import { TubeNumbers } from '../../TubeNumbers';
 import type { HomeDraft } from './form';
@@ -84,7 +84,7 @@ function Joint({ draft, change }: Omit<FreshTubeProps, 'shown'>) {
         <NumberField
           label="Air gap at the joint"
           unit={length}
-          value={draft.gapMm === null ? null : fromMm(draft.gapMm, length)}
+          value={draft.gapMm === null ? null : fineFromMm(draft.gapMm, length)}
           onChange={(v) => change({ gapMm: v === null ? null : toMm(v, length) })}
         />
       ) : null}
@@ -100,7 +100,7 @@ export function LineRead({ mm, onChange }: { mm: number | null; onChange(mm: num
     <NumberField
       label="Water line of that tube, if read"
       unit={length}
-      value={mm === null ? null : fromMm(mm, length)}
+      value={mm === null ? null : fineFromMm(mm, length)}
       onChange={(v) => onChange(v === null ? null : toMm(v, length))}
     />
   );

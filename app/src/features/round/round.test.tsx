@@ -36,7 +36,10 @@ test('twenty tubes without change: one tap each, and one to begin', async () => 
   show(<RoundPage />);
   let taps = 0;
   const tap = async (name: string) => {
-    fireEvent.click(await screen.findByText(name));
+    const words = await screen.findByText(name);
+    // a tube is not written about before her newest log is there
+    await waitFor(() => expect(words.closest('[aria-disabled="true"], [disabled]')).toBeNull());
+    fireEvent.click(words);
     taps++;
   };
   await screen.findByText(/20 tubes may be looked at/);

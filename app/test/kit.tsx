@@ -55,8 +55,8 @@ export class PretendServer {
     this.sent.push({ method, path, body });
     const entry = body as Entry;
     if (path === '/queens') {
-      const { queen, tube, place, intake } = body as NewQueen;
-      this.queens.push({ queen, tube, place, places: [place], entries: [intake] });
+      const { queen, home, place, intake } = body as NewQueen;
+      this.queens.push({ queen, home, place, places: [place], entries: [intake] });
     }
     if (path === '/entries') this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
   }
@@ -92,13 +92,13 @@ export const daysAgo = (days: number): string => new Date(Date.now() - days * 86
 /** A queen taken in so many days ago, with a log of bodies. */
 export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = []): QueenFacts {
   const at = daysAgo(takenIn);
-  const tube = usualTube(v7(), at);
+  const home = usualTube(v7(), at);
   const place = { id: v7(), name: `Drawer of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
   const queen = {
     id: v7(),
     label,
     batch: '',
-    homeId: tube.id,
+    homeId: home.id,
     placeId: place.id,
     lookingSchool: null,
     createdAt: at,
@@ -113,7 +113,7 @@ export function madeQueen(label: string, takenIn: number, bodies: EntryBody[] = 
   const entries = [intake, ...bodies].map(
     (b) => ({ ...b, id: v7(), queenId: queen.id, loggedAt: b.at }) as Entry,
   );
-  return { queen, tube, place, places: [place], entries };
+  return { queen, home, place, places: [place], entries };
 }
 
 /** Shows an element as the application would, with nothing fetched yet. */

@@ -26,7 +26,7 @@ const taking = {
     lookingSchool: null,
     createdAt: at,
   },
-  tube: usualTube(TUBE, at),
+  home: usualTube(TUBE, at),
   place: { id: PLACE, name: 'Drawer', tempC: 24, roomRelHumidity: 0.5, winter: null },
   intake: {
     kind: 'intake',
@@ -66,7 +66,7 @@ test('no number that is none crosses the wire', () => {
 });
 
 test.each([
-  ['another tube', { tube: { ...taking.tube, id: id(9) } }, 'queen.homeId'],
+  ['another tube', { home: { ...taking.home, id: id(9) } }, 'queen.homeId'],
   ['another place', { place: { ...taking.place, id: id(9) } }, 'queen.placeId'],
   ['another queen', { intake: { ...taking.intake, queenId: id(9) } }, 'intake.queenId'],
 ])('taking her in with %s is refused', (_, change, path) => {

@@ -1,21 +1,21 @@
 import {
+  homePartSchema,
   idSchema,
   instantSchema,
   placeSchema,
   queenSchema,
   stockMoveSchema,
-  tubeSchema,
 } from '@gentle-burrow/core/facts';
 import { entrySchema, intakeSchema } from '@gentle-burrow/core/log';
 import { z } from 'zod';
 import { instant } from './common';
 import { kindEvidenceSchema, queenViewSchema } from './view';
 
-/** Takes a queen in: herself, her tube, the place she stands and her intake, all or nothing. Sending it twice is harmless. */
+/** Takes a queen in: herself, her home, the place she stands and her intake, all or nothing. Sending it twice is harmless. */
 export const newQueenSchema = z
   .object({
     queen: queenSchema,
-    tube: tubeSchema,
+    home: homePartSchema,
     place: placeSchema,
     intake: intakeSchema.extend({ id: idSchema, queenId: idSchema, loggedAt: instantSchema }),
     /** What was taken from the stock for her. */
@@ -23,8 +23,8 @@ export const newQueenSchema = z
   })
   .superRefine((b, ctx) => {
     const fault = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
-    if (b.queen.homeId !== b.tube.id)
-      fault(['queen', 'homeId'], 'Her home is not the tube that was sent with her.');
+    if (b.queen.homeId !== b.home.id)
+      fault(['queen', 'homeId'], 'Her home is not the one that was sent with her.');
     if (b.queen.placeId !== b.place.id)
       fault(['queen', 'placeId'], 'Her place is not the place that was sent with her.');
     if (b.intake.queenId !== b.queen.id) fault(['intake', 'queenId'], 'The intake is about another queen.');
@@ -48,7 +48,7 @@ export const queenListSchema = z.object({ queens: z.array(queenSchema) });
 export const queenDetailSchema = z.object({
   at: instant,
   queen: queenSchema,
-  tube: tubeSchema,
+  home: homePartSchema.describe('The part she was taken in with'),
   place: placeSchema.describe('Where she stands now'),
   places: z.array(placeSchema).describe('Every place she has stood in'),
   entries: z.array(entrySchema),

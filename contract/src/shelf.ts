@@ -1,21 +1,22 @@
 import { PRESSURES } from '@gentle-burrow/core/care';
-import { queenSchema, tubeSchema } from '@gentle-burrow/core/facts';
+import { homePartSchema, queenSchema } from '@gentle-burrow/core/facts';
 import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { LOSS_WAYS } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
-import { askSchema, lastCount } from './view';
+import { askSchema, housingSchema, lastCount } from './view';
 
 export const shelfRowSchema = z.object({
   queen: queenSchema,
-  tube: tubeSchema,
+  part: homePartSchema,
+  home: housingSchema.pick({ parts: true, links: true, home: true }).nullable(),
   placeName: z.string(),
   profileId: z.string(),
   counts: milestones(lastCount.nullable()),
   likely: milestones(z.number()),
   queenAtMm: z.number().nullable(),
-  lineMm: z.number(),
+  lineMm: z.number().nullable(),
   wetFront: z.string().nullable(),
   says: phraseSchema,
   pressure: z.enum(PRESSURES),

@@ -1,5 +1,5 @@
 import { PRESSURES, TASKS, VERDICT_IDS } from '@gentle-burrow/core/care';
-import { tubeSchema } from '@gentle-burrow/core/facts';
+import { homePartSchema } from '@gentle-burrow/core/facts';
 import { MOVE_STAGES } from '@gentle-burrow/core/housing';
 import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
 import { DISTURBANCES, speciesBeliefSchema } from '@gentle-burrow/core/log';
@@ -12,10 +12,12 @@ import {
   FOODS,
   FINDINGS,
   FOUND_HOW,
+  GATES,
   JOINTS,
+  MOISTURES,
   SHAPES,
   TAKEN_TO,
-  TUBE_PURPOSES,
+  PURPOSES,
   LOSS_CAUSES,
   LOSS_WAYS,
   MOULDS,
@@ -277,8 +279,19 @@ export const counselSchema = z.object({
   restUntil: instant.nullable(),
   verdicts: z.array(verdict),
   due: z.array(askSchema),
-  water: reservoir,
+  water: reservoir.nullable(),
   otherWater: reservoir.nullable(),
+  watering: z.array(
+    z.object({
+      partId: id,
+      everyDays: band,
+      lastAt: instant,
+      dryAt: instantBand,
+      usableMl: z.number(),
+      lossMlPerDay: z.number(),
+      from: z.number().int(),
+    }),
+  ),
   peace: z.object({
     spent: z.number(),
     allowed: z.number().nullable(),
@@ -313,19 +326,41 @@ const moveSchema = z.object({
   swappedAt: instant.nullable(),
   byHandAt: instant.nullable(),
 });
+const linkEnd = z.object({ partId: id, port: z.string() });
 /** What is joined to what, and who lives where. */
-const housingSchema = z.object({
+export const housingSchema = z.object({
   parts: z
     .array(
       z.object({
-        tube: tubeSchema,
-        purpose: z.enum(['first', ...TUBE_PURPOSES]),
+        part: homePartSchema,
+        purpose: z.enum(['first', ...PURPOSES]),
         entryId: id.nullable(),
         gone: z.object({ at: instant, to: z.enum(TAKEN_TO), entryId: id }).nullable(),
         cover: z.object({ value: z.enum(COVERS), since: instant, entryId: id }).nullable(),
-        joint: z.object({ to: id, by: z.enum(JOINTS), gapMm: z.number().nullable(), entryId: id }).nullable(),
+        gates: z.record(z.string(), z.object({ value: z.enum(GATES), since: instant, entryId: id })),
         holds: z.object({ queen: share, brood: share, workers: share }),
         saidAt: instant.nullable(),
+        waterings: z.array(
+          z.object({
+            at: instant,
+            ml: z.number().nullable(),
+            was: z.enum(MOISTURES).nullable(),
+            entryId: id,
+          }),
+        ),
+        cleanedAt: instant.nullable(),
+      }),
+    )
+    .readonly(),
+  links: z
+    .array(
+      z.object({
+        a: linkEnd,
+        b: linkEnd,
+        by: z.enum(JOINTS),
+        gapMm: z.number().nullable(),
+        lengthMm: z.number().nullable(),
+        entryId: id,
       }),
     )
     .readonly(),
@@ -345,7 +380,7 @@ export const queenViewSchema = z.object({
   learnedFrom: z.number().int(),
   tempC: z.number(),
   housing: housingSchema,
-  tube: tubeSchema.describe('The tube she lives in now'),
+  part: homePartSchema.describe('The part she lives in now'),
   ledger: ledgerSchema,
   outlook: outlookSchema.nullable(),
   counsel: counselSchema.nullable(),

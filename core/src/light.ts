@@ -5,6 +5,9 @@
 export { DEFAULT_SETTINGS } from './facts/default-settings';
 export { corrected, isWithdrawn } from './log/corrected';
 export { placeIdNow } from './log/place-now';
+export { nounOf, PART_NOUNS } from './housing/nouns';
+export { partOf, standing } from './housing/parts';
+export { endAt, linksOf } from './housing/ports';
 export { usualTube } from './tube/usual-tube';
 export { countText } from './quantity/count';
 export { daysText } from './quantity/phrase';

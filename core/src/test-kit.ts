@@ -58,14 +58,14 @@ export interface Told {
   school?: LookingSchoolId;
   species?: string;
   place?: object;
-  tube?: CaseInput['tube'];
+  home?: CaseInput['home'];
 }
 
 /** What a case is made from, for a log on a day. */
 export function inputOf(
   entries: Entry[],
   onDay: number,
-  { school = 'fortnightly', species = 'tetramorium-immigrans', place = {}, tube = TUBE }: Told = {},
+  { school = 'fortnightly', species = 'tetramorium-immigrans', place = {}, home = TUBE }: Told = {},
 ): CaseInput {
   const profile = speciesProfile(species);
   const now = day(onDay);
@@ -80,7 +80,7 @@ export function inputOf(
     ledger: known,
     outlook: outlook(profile, known, where.tempC, now, { draws: 1500, seed: 3 }),
     founder,
-    tube,
+    home,
     place: where,
     lookingSchool: school,
     now,

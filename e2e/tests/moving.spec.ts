@@ -2,9 +2,9 @@ import type { Page } from '@playwright/test';
 import { expect, seriousFaults, test, toView } from '../burrow';
 
 interface Detail {
-  tube: { id: string };
+  home: { id: string };
   view: {
-    tube: { id: string; waterLineMm: number };
+    part: { id: string; kind: string };
     housing: { home: string; move: { stage: string } | null; parts: unknown[]; past: { stage: string }[] };
     counsel: { water: { lineMm: number } };
   };
@@ -20,21 +20,21 @@ test('moving house: a fresh tube joined, she crosses with her brood, the old tub
 }) => {
   const id = await demo.queenId('C1');
   const detail = () => demo.api<Detail>(`/queens/${id}`);
-  const old = (await detail()).tube.id;
+  const old = (await detail()).home.id;
   await page.goto(`${demo.url}/queens/${id}`);
   await openHome(page);
   // with one tube only another can be set up; how it stands to hers is asked, not taken for granted
   await expect(page.getByRole('button', { name: 'Keep this', exact: true })).toBeDisabled();
-  await choose(page, 'Taped, mouth to mouth');
+  await choose(page, 'Taped mouth to mouth');
   await expect(page.getByText(/Never airtight/)).toBeVisible();
   await keep(page);
   await expect(page.getByText('A fresh tube stands with C1.')).toBeVisible();
   await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('offered');
   await expect(
-    page.getByText(/The fresh tube: taped, mouth to mouth, gap 1 mm, nobody seen in it/),
+    page.getByText(/The fresh tube: taped mouth to mouth to her old tube, gap 1 mm, nobody seen in it/),
   ).toBeVisible();
   await expect(page.getByText(/Leave her the time/).first()).toBeVisible();
-  expect((await detail()).view.tube.id).toBe(old);
+  expect((await detail()).view.part.id).toBe(old);
 
   await openHome(page);
   await choose(page, 'Yes');
@@ -44,7 +44,7 @@ test('moving house: a fresh tube joined, she crosses with her brood, the old tub
   // she has no workers yet, so none is left behind
   await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('finished');
   const moved = await detail();
-  expect(moved.view.tube.id).not.toBe(old);
+  expect(moved.view.part.id).not.toBe(old);
   expect(moved.view.counsel.water.lineMm).toBeGreaterThan(80);
   await expect(page.getByText(/All have moved/).first()).toBeVisible();
   await toView(page, 'Log');
@@ -52,7 +52,7 @@ test('moving house: a fresh tube joined, she crosses with her brood, the old tub
   await toView(page, 'Now');
 
   await openHome(page);
-  await choose(page, 'Tube taken away');
+  await choose(page, 'Taken away');
   await choose(page, 'Thrown away');
   expect(await seriousFaults(page)).toEqual([]);
   await keep(page);
@@ -72,7 +72,7 @@ test('in the middle of a move: two tubes, the day on which it is judged again, a
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Tube 16 by 150/ })).toHaveCount(3);
   await openHome(page);
-  await choose(page, 'Tube taken away');
+  await choose(page, 'Taken away');
   await page.getByRole('radio', { name: /^Her old tube/ }).click();
   await choose(page, 'Cleaned');
   await expect(
@@ -106,7 +106,7 @@ test('a fresh tube is taken from the stock, without a connection, and sent once 
   await choose(page, 'By a vented joint');
   await demo.stop('SIGKILL');
   await keep(page);
-  await expect(page.getByText(/The fresh tube: by a vented joint/)).toBeVisible();
+  await expect(page.getByText(/The fresh tube: by a vented joint to her old tube/)).toBeVisible();
   await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
   await demo.start();
   await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
@@ -140,7 +140,7 @@ test('brought over by hand: the tally is interrupted, resumed, and kept when in 
   expect(await seriousFaults(page)).toEqual([]);
   await more('larvae in');
   await expect(page.getByText('In equals out.')).toBeVisible();
-  await page.getByRole('checkbox', { name: 'Nobody is left in the old tube' }).click();
+  await page.getByRole('checkbox', { name: 'Nobody is left in the old one' }).click();
   await page.getByRole('button', { name: 'Keep this transfer' }).click();
   await expect(page.getByRole('heading', { name: 'How is C2 doing?' })).toBeVisible();
   await expect
@@ -160,11 +160,11 @@ test('by keyboard: a fresh tube is set up and entered', async ({ page, demo }, i
   await page.goto(`${demo.url}/queens/${id}`);
   await page.getByRole('button', { name: 'Her home', exact: true }).focus();
   await page.keyboard.press('Enter');
-  const group = page.getByRole('radiogroup', { name: 'How it stands to her tube' });
+  const group = page.getByRole('radiogroup', { name: 'How it stands to it' });
   await group.getByRole('radio').first().focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
-  await expect(group.getByRole('radio', { name: 'Taped, mouth to mouth' })).toBeChecked();
+  await expect(group.getByRole('radio', { name: 'Taped mouth to mouth' })).toBeChecked();
   await page.getByRole('button', { name: 'Keep this', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('A fresh tube stands with C1.')).toBeVisible();

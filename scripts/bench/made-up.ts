@@ -11,12 +11,12 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
   const random = uniformStream(k + 1);
   const age = 40 + Math.floor(random() * 160);
   const at = addDays(now.toISOString(), -age);
-  const tube: TubeHome = { ...usualTube(v7(), at), waterLineMm: 90 };
+  const home: TubeHome = { ...usualTube(v7(), at), waterLineMm: 90 };
   const queen: Queen = {
     id: v7(),
     label: `Q${k}`,
     batch: '',
-    homeId: tube.id,
+    homeId: home.id,
     placeId: place?.id ?? v7(),
     lookingSchool: null,
     createdAt: at,
@@ -63,5 +63,5 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
         : { kind: 'note', ...head, text: 'Drawer shut; nothing to see from outside.' },
     );
   }
-  return { queen, tube, entries };
+  return { queen, home, entries };
 }

@@ -34,9 +34,9 @@ export async function benchShelf(): Promise<Row[]> {
   let server = await startServer(folder);
   const filling = await timed(async () => {
     for (let k = 0; k < QUEENS; k++) {
-      const { queen, tube, entries } = madeUpQueen(k, ENTRIES_EACH, now, place);
+      const { queen, home, entries } = madeUpQueen(k, ENTRIES_EACH, now, place);
       const [intake, ...rest] = entries;
-      await send(`${server.url}/api/queens`, { queen, tube, place, intake });
+      await send(`${server.url}/api/queens`, { queen, home, place, intake });
       await send(`${server.url}/api/entries`, { entries: rest });
     }
   });

@@ -139,7 +139,7 @@ describe('resources', () => {
   test('her name and tube are put right in her log, where the old ones stay', async () => {
     const one = await takenIn('Wrong', 30);
     const detail = async () => queenDetailSchema.parse((await get(`/api/queens/${one.queen.id}`)).json());
-    const { id: _id, kind: _kind, setUpAt: _setUp, ...was } = one.tube;
+    const { id: _id, kind: _kind, setUpAt: _setUp, ...was } = one.home;
     const right = {
       kind: 'correct',
       id: v7(),
@@ -151,7 +151,7 @@ describe('resources', () => {
     };
     expect((await post('/api/entries', right)).statusCode).toBe(200);
     expect((await detail()).queen.label).toBe('Right');
-    expect((await detail()).tube).toEqual({ ...one.tube, lengthMm: 200 });
+    expect((await detail()).home).toEqual({ ...one.home, lengthMm: 200 });
     const labels = async () =>
       shelfSchema.parse((await get('/api/shelf')).json()).rows.map((r) => r.queen.label);
     expect(await labels()).toContain('Right');
@@ -281,9 +281,9 @@ describe('refusals say what is wrong, where, and how to mend it', () => {
 
   test('water beyond the tube', async () => {
     const one = newQueen();
-    const r = await post('/api/queens', { ...one, tube: { ...one.tube, waterLineMm: 160 } });
+    const r = await post('/api/queens', { ...one, home: { ...one.home, waterLineMm: 160 } });
     expect(refused(r)).toMatchObject({
-      field: 'tube.waterLineMm',
+      field: 'home.waterLineMm',
       message:
         "The water line (160 mm) lies beyond the tube (150 mm). Check the tube's length or the reading.",
     });

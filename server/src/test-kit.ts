@@ -1,6 +1,6 @@
 import { usualTube } from '@gentle-burrow/core/tube';
 import { join } from 'node:path';
-import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
+import type { HomePart, Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { v7 } from 'uuid';
 import { buildApp } from './app';
@@ -34,22 +34,22 @@ export async function testServer() {
   };
 }
 
-export interface NewQueenFacts {
+export interface NewQueenFacts<H extends HomePart = TubeHome> {
   queen: Queen;
-  tube: TubeHome;
+  home: H;
   place: Place;
   intake: Entry;
 }
 
 export function newQueen(label = 'Q1', takenIn = 30): NewQueenFacts {
   const at = daysAgo(takenIn);
-  const tube: TubeHome = usualTube(v7(), at);
+  const home: TubeHome = usualTube(v7(), at);
   const place: Place = { id: v7(), name: `Place of ${label}`, tempC: 25, roomRelHumidity: 0.5, winter: null };
   const queen: Queen = {
     id: v7(),
     label,
     batch: '',
-    homeId: tube.id,
+    homeId: home.id,
     placeId: place.id,
     lookingSchool: null,
     createdAt: at,
@@ -64,7 +64,7 @@ export function newQueen(label = 'Q1', takenIn = 30): NewQueenFacts {
     wings: 'dealate',
     species: { profileId: 'tetramorium-immigrans', sure: 'likely' },
   };
-  return { queen, tube, place, intake };
+  return { queen, home, place, intake };
 }
 
 export function lookEntry(queenId: string, ago: number, eggs = 0): Entry {
@@ -82,10 +82,10 @@ export function lookEntry(queenId: string, ago: number, eggs = 0): Entry {
   };
 }
 
-export const factsOf = ({ queen, tube, place, intake }: NewQueenFacts) =>
+export const factsOf = ({ queen, home, place, intake }: NewQueenFacts<HomePart>) =>
   [
     { fact: 'place', value: place },
-    { fact: 'home', value: tube },
+    { fact: 'home', value: home },
     { fact: 'queen', value: queen },
     { fact: 'entry', value: intake },
   ] as const;

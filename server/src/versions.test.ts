@@ -4,8 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { KIND_NAMES } from '@gentle-burrow/core/log';
 import { askLog, logOf, readFacts, type Fact } from '@gentle-burrow/core/records';
+import { sql } from 'drizzle-orm';
+import { DATA_FORMAT } from './db/data-dir';
+import { openDb } from './db/open';
+import { Store } from './db/store';
 import { openStore } from './start';
-import { MIGRATIONS } from './test-kit';
+import { MIGRATIONS, newQueen } from './test-kit';
 
 /** An export and a data directory as version 1 wrote them, with every kind of entry in them, amendments too. */
 const VERSION_1 = join(__dirname, '..', 'test', 'version-1');
@@ -49,10 +53,45 @@ test('a data directory of version 1 opens, and gives back what it was given', as
     const entries = (list: readonly Fact[]) =>
       list.flatMap((f) => (f.fact === 'entry' ? [f.value] : [])).sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(entries(facts)).toEqual(entries(before));
+    // and is of the present format from then on
+    expect(JSON.parse(readFileSync(join(folder, 'burrow.json'), 'utf8'))).toMatchObject({
+      format: DATA_FORMAT,
+    });
     expect(logOf(facts).queens.map((q) => [q.queen.label, q.place.name])).toEqual([
       ['K1', 'Window drawer'],
       ['K2', 'Window drawer'],
     ]);
+  } finally {
+    await store.close();
+  }
+});
+
+test('tubes of a database of format 1 are the same tubes after it was brought up to date', async () => {
+  // the migrations that format 1 ended with
+  const then = join(folder, 'migrations');
+  cpSync(MIGRATIONS, then, { recursive: true });
+  const file = join(then, 'meta', '_journal.json');
+  const journal = JSON.parse(readFileSync(file, 'utf8')) as { entries: { tag: string }[] };
+  journal.entries = journal.entries.filter(({ tag }) => tag <= '0004_connectors');
+  writeFileSync(file, JSON.stringify(journal));
+  const pgliteDir = join(folder, 'db');
+  const old = await openDb({ migrationsFolder: then, pgliteDir });
+  const one = newQueen();
+  const { queen, home, place } = one;
+  await old.db.execute(sql`insert into places (id, name, temp_c, room_rel_humidity)
+    values (${place.id}, ${place.name}, ${place.tempC}, ${place.roomRelHumidity})`);
+  await old.db
+    .execute(sql`insert into homes (id, kind, outside_mm, bore_mm, length_mm, "end", water_line_mm, inner_plug_mm,
+    outer_plug_mm, set_up_at) values (${home.id}, 'tube', ${home.outsideMm}, ${home.boreMm}, ${home.lengthMm}, ${home.end},
+    ${home.waterLineMm}, ${home.plugs.innerMm}, ${home.plugs.outerMm}, ${home.setUpAt})`);
+  await old.db.execute(sql`insert into queens (id, label, home_id, place_id, created_at)
+    values (${queen.id}, ${queen.label}, ${home.id}, ${place.id}, ${queen.createdAt})`);
+  await old.close();
+
+  const store = new Store(await openDb({ migrationsFolder: MIGRATIONS, pgliteDir }));
+  try {
+    const [back] = await store.queenFacts([queen.id]);
+    expect(back).toEqual({ queen, home, place, places: [place], entries: [] });
   } finally {
     await store.close();
   }
@@ -91,6 +130,7 @@ describe('asking about a log from the command line', () => {
         'neverLays',
         'inside',
         'water',
+        'watering',
         'founder',
         'disturbance',
       ]);

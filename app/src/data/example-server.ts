@@ -72,10 +72,10 @@ export class ExampleServer implements Answering {
 
   private take(method: string, path: string, body: unknown): unknown {
     if (path === '/queens' && method === 'POST') {
-      const { queen, tube, place, intake, used = [] } = body as NewQueen;
+      const { queen, home, place, intake, used = [] } = body as NewQueen;
       this.facts.push(
         { fact: 'place', value: place },
-        { fact: 'home', value: tube },
+        { fact: 'home', value: home },
         { fact: 'queen', value: queen },
         { fact: 'entry', value: intake },
         ...used.map((value): Fact => ({ fact: 'stock-move', value })),

@@ -5,7 +5,7 @@ import { withPending } from './pending';
 const at = '2026-06-01T12:00:00.000Z';
 const stored = {
   queen: { id: 'q', label: 'A', placeId: 'p', homeId: 'h', lookingSchool: null },
-  tube: { id: 'h' },
+  home: { id: 'h' },
   place: { id: 'p', tempC: 24 },
   places: [{ id: 'p', tempC: 24 }],
   entries: [{ kind: 'intake', id: 'i', queenId: 'q', at }],
@@ -30,7 +30,7 @@ test('an entry that the server knows already is not counted twice', () => {
 test('a queen of whom the server has not heard is made from the outbox alone', () => {
   const body = {
     queen: { id: 'new', placeId: 'p2' },
-    tube: { id: 't' },
+    home: { id: 't' },
     place: { id: 'p2' },
     intake: { kind: 'intake', id: 'i2', queenId: 'new', at },
   };

@@ -1,7 +1,11 @@
-import type { Place } from '@gentle-burrow/core/facts';
+import type { NewQueen } from '@gentle-burrow/contract';
+import type { HomePart, Place } from '@gentle-burrow/core/facts';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import { corrected, placeIdNow } from '@gentle-burrow/core/light';
 import type { OutboxItem, Outgoing } from './outbox';
+
+/** Her home as it was sent; a device that kept her from before homes were more than tubes calls it her tube. */
+const sentHome = ({ home, tube }: NewQueen & { tube?: HomePart }): HomePart => home ?? (tube as HomePart);
 
 /** Which queen an outgoing item is about; null for places and settings. */
 export function queenIdOf(out: Outgoing): string | null {
@@ -36,8 +40,8 @@ export function withPending(
   let facts = stored;
   for (const { out } of items) {
     if (out.what === 'queen' && out.body.queen.id === queenId && facts === null) {
-      const { queen, tube, place, intake } = out.body;
-      facts = { queen, tube, place, places: [place], entries: [intake] };
+      const { queen, place, intake } = out.body;
+      facts = { queen, home: sentHome(out.body), place, places: [place], entries: [intake] };
     } else if (facts === null) {
       continue;
     } else if (out.what === 'entry' && out.entry.queenId === queenId) {

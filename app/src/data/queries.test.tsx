@@ -93,11 +93,11 @@ test('ids are made where an entry is written, in the order of writing', async ()
 
 test('a queen just taken in never blinks out while she is sent', async () => {
   const { server } = await start();
-  const { queen, tube, place, entries } = madeQueen('New', 1);
+  const { queen, home, place, entries } = madeQueen('New', 1);
   const [intake] = entries;
   server.down = true;
   await act(async () => {
-    await put({ what: 'queen', body: { queen, tube, place, intake } as NewQueen });
+    await put({ what: 'queen', body: { queen, home, place, intake } as NewQueen });
   });
   const seen: string[] = [];
   function Watched() {

@@ -126,9 +126,9 @@ export interface Shown<T> {
   retry(): void;
 }
 
-const factsOf = ({ queen, tube, place, places, entries }: QueenDetail): QueenFacts => ({
+const factsOf = ({ queen, home, place, places, entries }: QueenDetail): QueenFacts => ({
   queen,
-  tube,
+  home,
   place,
   places,
   entries,

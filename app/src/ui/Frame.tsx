@@ -80,7 +80,9 @@ export function Frame() {
       </View>
       <UndoBar />
       {wide ? null : <NavBar wide={false} />}
-      {deedsOf ? <DeedSheet key={deedsOf} id={deedsOf} onClose={closeDeeds} /> : null}
+      {deedsOf ? (
+        <DeedSheet key={deedsOf.queenId} id={deedsOf.queenId} start={deedsOf.start} onClose={closeDeeds} />
+      ) : null}
       {help ? <KeyHelp onClose={() => setHelp(false)} /> : null}
     </View>
   );

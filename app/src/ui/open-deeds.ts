@@ -1,15 +1,26 @@
 import { useSyncExternalStore } from 'react';
 
-let of: string | null = null;
+/** What the sheet begins with: the form of a change at home, at one part. */
+export interface DeedStart {
+  kind: 'home';
+  partId: string;
+}
+
+export interface DeedsOf {
+  queenId: string;
+  start: DeedStart | null;
+}
+
+let of: DeedsOf | null = null;
 const listeners = new Set<() => void>();
 
-function set(queenId: string | null): void {
-  of = queenId;
+function set(next: DeedsOf | null): void {
+  of = next;
   for (const l of listeners) l();
 }
 
 /** Opens the sheet on which anything can be written of a queen, over whatever page is shown. */
-export const openDeeds = (queenId: string): void => set(queenId);
+export const openDeeds = (queenId: string, start: DeedStart | null = null): void => set({ queenId, start });
 
 export const closeDeeds = (): void => set(null);
 
@@ -19,7 +30,7 @@ function subscribe(listener: () => void): () => void {
 }
 
 /** Of whom something is about to be written; null of nobody. */
-export const useDeedsOf = (): string | null =>
+export const useDeedsOf = (): DeedsOf | null =>
   useSyncExternalStore(
     subscribe,
     () => of,

@@ -1,11 +1,15 @@
 import type {
   BroodThere,
   Cover,
+  Gate,
   Joint,
+  Material,
+  Moisture,
   MovedHow,
   TakenTo,
   Tallied,
-  TubePurpose,
+  WaterSource,
+  Purpose,
   WorkersThere,
 } from '@gentle-burrow/core/vocabulary';
 
@@ -13,16 +17,20 @@ import type {
 
 export const JOINT_WORDS: Record<Joint, string> = {
   beside: 'only beside it',
-  taped: 'taped, mouth to mouth',
+  'lies-in': 'lying open in it',
+  taped: 'taped mouth to mouth',
   sleeve: 'by a sleeve',
   'push-fit': 'pushed one into the other',
   thread: 'with thread wound round',
   'vented-joint': 'by a vented joint',
+  pipe: 'by a pipe',
+  adapter: 'by an adapter',
 };
 
-export const PURPOSE_WORDS: Record<TubePurpose, string> = {
+export const PURPOSE_WORDS: Record<Purpose, string> = {
   move: 'to move into',
   room: 'as more room',
+  water: 'to drink at',
 };
 
 export const COVER_WORDS: Record<Cover, string> = { dark: 'covered dark', lit: 'lit by daylight' };
@@ -62,4 +70,30 @@ export const TAKEN_TO_WORDS: Record<TakenTo, string> = {
   cleaned: 'cleaned',
   'kept-aside': 'kept aside',
   'thrown-away': 'thrown away',
+};
+
+export const GATE_WORDS: Record<Gate, string> = { open: 'open', plugged: 'plugged', shut: 'shut' };
+
+export const MOISTURE_WORDS: Record<Moisture, string> = {
+  dry: 'dry already',
+  right: 'just right',
+  'still-wet': 'still wet',
+};
+
+export const MATERIAL_WORDS: Record<Material, string> = {
+  glass: 'glass',
+  plastic: 'clear plastic',
+  plaster: 'plaster',
+  'aerated-concrete': 'aerated concrete',
+  wood: 'wood',
+  earth: 'earth',
+};
+
+export const WATER_WORDS: Record<WaterSource, string> = {
+  none: 'no water of its own',
+  cotton: 'wet cotton',
+  stone: 'wet stone',
+  sponge: 'a sponge',
+  tower: 'a water tower',
+  'plugged-tube': 'a tube closed with cotton',
 };

@@ -13,6 +13,7 @@ export const PREPARE: Record<Task, readonly string[]> = {
   'move-step': ['a dark sleeve', 'tape', 'a spare dry plug'],
   plug: ['a fresh tube', 'tape', 'a dark sleeve'],
   'check-water': ['red light'],
+  'water-home': ['boiled and cooled water', 'a blunt syringe'],
   cool: ['a thermometer'],
   warm: ['a thermometer'],
   winter: ['a thermometer', 'a closed container'],
@@ -23,11 +24,11 @@ export const PREPARE: Record<Task, readonly string[]> = {
 };
 
 /** The deeds of a row of the shelf, with whose they are. */
-export function dueAt(row: { queen: { id: string }; tube: { id: string }; due: readonly Ask[] }): Due[] {
+export function dueAt(row: { queen: { id: string }; part: { id: string }; due: readonly Ask[] }): Due[] {
   return row.due.map((d) => ({
     ...d,
     id: `${row.queen.id}-${d.task}`,
     queenId: row.queen.id,
-    homeId: row.tube.id,
+    homeId: row.part.id,
   }));
 }

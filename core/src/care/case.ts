@@ -1,4 +1,12 @@
-import type { LookingSchoolId, NestSchoolId, Place, SpaceSchoolId, TubeHome } from '../facts';
+import {
+  asTube,
+  type HomePart,
+  type LookingSchoolId,
+  type NestSchoolId,
+  type Place,
+  type SpaceSchoolId,
+  type TubeHome,
+} from '../facts';
 import {
   FIRST_TUBE,
   founderBelief,
@@ -8,7 +16,17 @@ import {
   type QueenLedger,
   type TubeState,
 } from '../founding';
-import { housing, partOf, standing, type Housing, type Move } from '../housing';
+import {
+  housing,
+  partOf,
+  reachedFrom,
+  standing,
+  wateringOf,
+  type Housing,
+  type Move,
+  type PartNow,
+  type Watering,
+} from '../housing';
 import { addDays, latest, msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
 import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
@@ -26,9 +44,9 @@ export interface CaseInput {
   outlook: Outlook | null;
   /** What kind of founder she is held to be; by her profile alone when not given. */
   founder?: FounderBelief;
-  /** The tube she was taken in with. */
-  tube: TubeHome;
-  /** Her home as its changes left it; the first tube alone when not given. */
+  /** The part she was taken in with. */
+  home: HomePart;
+  /** Her home as its changes left it; the first part alone when not given. */
   housing?: Housing;
   place: Place;
   /** Where her tube has stood, one room after another; where it stands now when not given. */
@@ -47,6 +65,11 @@ export type Eating = 'must' | 'perhaps' | 'no' | 'host-fed';
 /** Where her colony is in its life. Gone: nobody is left to be cared for. */
 export type Life = 'founding' | 'colony' | 'orphans' | 'gone';
 
+export interface Watered {
+  now: PartNow;
+  watering: Watering;
+}
+
 /** Everything that a rule may look at. */
 export interface Case {
   now: Instant;
@@ -59,18 +82,22 @@ export interface Case {
   eating: Eating;
   life: Life;
   housing: Housing;
-  /** The tube she lives in now. */
-  tube: TubeHome;
-  /** Her move into another tube, while it is under way; none without a queen. */
+  /** The part she lives in now. */
+  part: HomePart;
+  /** The same when it is a tube. */
+  tube: TubeHome | null;
+  /** Her move into another part, while it is under way; none without a queen. */
   move: Move | null;
   place: Place;
   /** How warm she stands now. */
   tempC: number;
-  /** The water of the tube she lives in. */
-  water: Reservoir;
-  /** The water of the other tube of a move. */
+  /** The water of the tube she lives in; null when she lives in something else. */
+  water: Reservoir | null;
+  /** The water of the other part of a move, when that is a tube. */
   otherWater: Reservoir | null;
-  /** Until when, at the least, she can drink in a tube tied to hers; null when in none. */
+  /** The parts within her reach, or ready for her, that are watered by hand; the one she lives in first. */
+  watered: Watered[];
+  /** Until when, at the least, she can drink in a part tied to hers; null when in none. */
   drinksElsewhereUntil: Instant | null;
   looking: LookingSchool;
   spaceSchool: SpaceSchoolId;
@@ -85,6 +112,10 @@ export interface Case {
   peace: Peace;
 }
 
+/** A case of one that lives in a tube. */
+export type InTube = Case & { tube: TubeHome; water: Reservoir };
+export const livesInTube = (c: Case): c is InTube => c.tube !== null && c.water !== null;
+
 /** @throws InputError when the tube or its readings cannot be */
 export function caseOf(input: CaseInput): Case {
   const { profile, ledger: known, outlook: ahead, place, now } = input;
@@ -98,13 +129,17 @@ export function caseOf(input: CaseInput): Case {
   const phase = phaseOf(now, winter);
   const looking = lookingSchool(input.lookingSchool);
   const counted = known.counts.workers;
-  const home = input.housing ?? housing(input.tube, []);
-  const tubeOf = (id: string): TubeHome => partOf(home, id)?.tube ?? input.tube;
-  const tube = tubeOf(home.home);
+  const home = input.housing ?? housing(input.home, []);
+  const partNamed = (id: string): HomePart => partOf(home, id)?.part ?? input.home;
+  const part = partNamed(home.home);
+  const tube = asTube(part);
   const life = lifeOf(known, ahead, eating);
   const move = life === 'orphans' || life === 'gone' ? null : home.move;
   const otherId = move ? (move.to === home.home ? move.from : move.to) : null;
-  const rooms = input.rooms ?? roomsOfStays([{ from: tube.setUpAt, place }]);
+  const other = otherId ? asTube(partNamed(otherId)) : null;
+  const rooms = input.rooms ?? roomsOfStays([{ from: part.setUpAt, place }]);
+  const lines = (id: string): TubeState => known.elsewhere[id] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube();
+  const watered = wateredOf(home, rooms);
   const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
   return {
     now,
@@ -117,20 +152,15 @@ export function caseOf(input: CaseInput): Case {
     eating,
     life,
     housing: home,
+    part,
     tube,
     move,
     place,
     tempC,
-    water: waterOf(known, tube, rooms, now),
-    drinksElsewhereUntil: drinksUntil(known, home, rooms, now),
-    otherWater: otherId
-      ? waterOf(
-          known.elsewhere[otherId] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube(),
-          tubeOf(otherId),
-          rooms,
-          now,
-        )
-      : null,
+    water: tube ? waterOf(known, tube, rooms, now) : null,
+    otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
+    watered,
+    drinksElsewhereUntil: drinksUntil(home, watered, now, (t) => waterOf(lines(t.id), t, rooms, now)),
     looking,
     spaceSchool: input.spaceSchool ?? 'about-fifteen',
     nestSchool: input.nestSchool ?? 'count',
@@ -166,20 +196,32 @@ function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life
   return grown || cameWhole || ahead?.next === null ? 'colony' : 'founding';
 }
 
-/** The water of the tubes that are tied to hers: what only stands beside is out of her reach. */
+/** What is watered by hand for her: what she can reach, and what stands ready for her to move into. */
+function wateredOf(home: Housing, rooms: readonly Room[]): Watered[] {
+  const reached = reachedFrom(home, home.home);
+  return standing(home)
+    .filter(({ part: { id } }) => reached.includes(id) || id === home.move?.to)
+    .flatMap((now) => {
+      const watering = wateringOf(now, rooms);
+      return watering ? [{ now, watering }] : [];
+    })
+    .sort((a, b) => Number(b.now.part.id === home.home) - Number(a.now.part.id === home.home));
+}
+
+/** The water of the parts to which she can walk: what only stands beside is out of her reach. */
 function drinksUntil(
-  known: QueenLedger,
   home: Housing,
-  rooms: readonly Room[],
+  watered: readonly Watered[],
   now: Instant,
+  waterIn: (tube: TubeHome) => Reservoir,
 ): Instant | null {
-  const tied = standing(home).filter(
-    (p) => p.tube.id !== home.home && (p.joint !== null || home.parts.some((q) => q.joint?.to === p.tube.id)),
-  );
-  const until = tied.map(({ tube }) => {
-    const state = known.elsewhere[tube.id] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube();
-    // beyond the horizon counts as its end
-    return waterOf(state, tube, rooms, now).dryAt.p10 ?? addDays(now, 3650);
+  // beyond the horizon counts as its end
+  const far = addDays(now, 3650);
+  const until = reachedFrom(home, home.home).flatMap((id) => {
+    const tube = id === home.home ? null : asTube((partOf(home, id) as PartNow).part);
+    if (tube) return [waterIn(tube).dryAt.p10 ?? far];
+    const by = id === home.home ? undefined : watered.find((w) => w.now.part.id === id);
+    return by ? [by.watering.dryAt.p10 ?? far] : [];
   });
   return latest(...until);
 }

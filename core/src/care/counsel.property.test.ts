@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
-import { DEFAULT_SETTINGS, placeSchema, queenSchema, type KeeperSettings } from '../facts';
+import { DEFAULT_SETTINGS, placeSchema, queenSchema, type BodyKind, type KeeperSettings } from '../facts';
 import { FIRST_TUBE } from '../founding';
+import { usualBody } from '../housing';
 import { amendmentSchema, entrySchema, type Entry, type EntryBody } from '../log';
 import { addDays, dayOf, msOf, plainText, UTC, type Instant } from '../quantity';
 import { SPECIES } from '../species';
@@ -23,7 +24,8 @@ const maybe = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
 const FRESH = '018f0000-0000-7000-8000-0000000000f1';
 const { id: _id, setUpAt: _at, ...MEASURES } = TUBE;
 const joint = fc.constantFrom('beside', 'taped', 'vented-joint');
-const eitherTube = fc.constantFrom(FRESH, TUBE.id);
+const NEST = '018f0000-0000-7000-8000-0000000000f2';
+const eitherTube = fc.constantFrom(FRESH, TUBE.id, NEST);
 /** What may be done at her home, also what cannot be. */
 const homeChange: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
   fc.record({
@@ -48,6 +50,30 @@ const homeChange: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
     waterLineMm: maybe(fc.integer({ min: 1, max: 90 })),
   }),
   fc.record({ what: fc.constant('taken-away'), partId: eitherTube, to: fc.constant('cleaned') }),
+  fc.record({
+    what: fc.constant('set-up'),
+    part: fc.constantFrom('nest', 'outworld', 'box', 'cell').map((k) => usualBody(NEST, k as BodyKind)),
+    purpose: fc.constantFrom('move', 'room'),
+    by: fc.constantFrom('beside', 'pipe', 'lies-in'),
+    shut: maybe(fc.boolean()),
+  }),
+  fc.record({
+    what: fc.constant('gate'),
+    partId: eitherTube,
+    gate: fc.constantFrom('mouth', 'port-1', 'room-1', 'room-2'),
+    state: fc.constantFrom('open', 'plugged', 'shut'),
+  }),
+  fc.record({
+    what: fc.constant('watered'),
+    partId: eitherTube,
+    was: maybe(fc.constantFrom('dry', 'right', 'still-wet')),
+  }),
+  fc.record({
+    what: fc.constant('divided'),
+    partId: eitherTube,
+    divider: fc.constantFrom({ atMm: 120, strawMm: 4 }, null),
+  }),
+  fc.record({ what: fc.constantFrom('parted', 'cleaned'), partId: eitherTube }),
 );
 
 const body: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
@@ -171,7 +197,7 @@ function make(s: Drawn): Made {
     createdAt: zero,
   });
   return {
-    facts: { queen, tube, place: moved ? other : place, places: [place, other], entries },
+    facts: { queen, home: tube, place: moved ? other : place, places: [place, other], entries },
     settings: {
       ...DEFAULT_SETTINGS,
       ...{
@@ -300,10 +326,10 @@ describe('of any log', () => {
   });
 
   test('home and log agree on where she lives, and nobody lives in a tube that was taken away', () => {
-    always((_, { housing, ledger, tube }) => {
+    always((_, { housing, ledger, part }) => {
       expect(ledger.livesIn).toBe(housing.home === TUBE.id ? FIRST_TUBE : housing.home);
-      expect(tube.id).toBe(housing.home);
-      expect(housing.parts.find((p) => p.tube.id === housing.home)?.gone).toBeNull();
+      expect(part.id).toBe(housing.home);
+      expect(housing.parts.find((p) => p.part.id === housing.home)?.gone).toBeNull();
       for (const { holds, gone } of housing.parts) {
         for (const share of Object.values(holds)) {
           expect(share.low).toBeGreaterThanOrEqual(0);

@@ -1,4 +1,5 @@
 import type { QueenLedger } from '../founding';
+import type { Watering } from '../housing';
 import { dayOf, earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { EVENT_WORDS } from '../words';
 import { caseOf, type Case, type CaseInput } from './case';
@@ -22,10 +23,12 @@ export interface Counsel {
   verdicts: Verdict[];
   /** The windows of all deeds that the verdicts ask for. */
   due: Ask[];
-  /** The water of the tube she lives in. */
-  water: Reservoir;
+  /** The water of the tube she lives in; null when she lives in something else. */
+  water: Reservoir | null;
   /** The water of the other tube while she moves; null when she does not. */
   otherWater: Reservoir | null;
+  /** What is watered by hand for her, the part she lives in first. */
+  watering: ({ partId: string } & Watering)[];
   peace: Peace;
 }
 
@@ -36,7 +39,12 @@ export interface Counsel {
  */
 export function counsel(input: CaseInput): Counsel {
   const c = caseOf(input);
-  const common = { water: c.water, otherWater: c.otherWater, peace: c.peace };
+  const common = {
+    water: c.water,
+    otherWater: c.otherWater,
+    watering: c.watered.map(({ now, watering }) => ({ partId: now.part.id, ...watering })),
+    peace: c.peace,
+  };
   if (c.life === 'gone')
     return { ...common, next: lossPhrase(c.known), pressure: 'rest', restUntil: null, verdicts: [], due: [] };
   const verdicts = RULES.flatMap((rule) => rule(c) ?? [])

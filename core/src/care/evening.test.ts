@@ -73,7 +73,7 @@ describe('three queens of a first evening end in three plans', () => {
     };
     const facts: QueenFacts = {
       queen: { ...queen, createdAt: DAY_ZERO },
-      tube,
+      home: tube,
       place,
       places: [place, warm],
       entries,

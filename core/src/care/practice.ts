@@ -78,6 +78,7 @@ export const PRACTICE = {
   takeOutWithinHours: own(2, 'hours', 'what is due to come out is taken out within'),
   takeOutSoonHours: own(12, 'hours', 'before its end food that stands is told of'),
   // water
+  waterAgainDays: common(1, 'days', 'a home is wetted no more often: too wet brings mould'),
   freshHomeEarlyDays: own(
     42,
     'days',
@@ -96,6 +97,7 @@ export const PRACTICE = {
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
   mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
   // moving house
+  nestShutDays: own(14, 'days', 'a nest that is joined stays shut, while they settle and feed beside it'),
   offerDays: common(14, 'days', 'a fresh tube is offered before the old one is lit; “two weeks is common”'),
   offerDryDays: own(3, 'days', 'where her plug is dry, soaked or leaking, or her water gone'),
   litDays: common(7, 'days', 'the old tube stands lit before the next step; “usual patience about a week”'),
@@ -180,6 +182,11 @@ export const PRACTICE = {
   largeWorkerMm: own(8, 'mm', 'long workers make a large kind'),
   roomAWorker: own(0.7, 'times', 'her length squared is what a worker needs of the floor'),
   tubeFullShare: own(0.6, 'share', 'of the floor taken: the tube is full'),
+  nestEmptyShare: own(
+    0.04,
+    'share',
+    'of the open floor of a nest taken by fewer workers: too large, and they foul it',
+  ),
   tubePackedShare: own(0.9, 'share', 'of the floor taken: the tube is packed'),
 } as const satisfies Record<string, PracticeFigure>;
 

@@ -73,6 +73,7 @@ export const TASKS = [
   'move-step',
   'plug',
   'check-water',
+  'water-home',
   'cool',
   'warm',
   'winter',

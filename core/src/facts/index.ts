@@ -6,9 +6,24 @@ export { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
 export { settingsSchema } from './settings';
 export { stockItemSchema, stockMoveSchema, type StockItem, type StockMove } from './stock';
 export {
+  asTube,
+  bodyFloorMm2,
+  bodyPartSchema,
+  bodySchema,
+  homePartSchema,
+  partSchema,
+  type BodyHome,
+  type BodyPart,
+  type HomePart,
+  type Part,
+} from './part';
+export {
+  dividerFault,
+  dividerSchema,
   tubeMeasuresSchema,
   tubePartSchema,
   tubeSchema,
+  type Divider,
   type TubeHome,
   type TubeMeasures,
   type TubePart,

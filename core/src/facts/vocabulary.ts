@@ -103,13 +103,43 @@ export type ConnectorForm = (typeof CONNECTOR_FORMS)[number];
 
 export const STOCK_WHYS = ['counted', 'made', 'bought', 'used', 'broken'] as const;
 
-/** How a fresh tube stands to the one she lives in: only beside it, or mouth to mouth. */
-export const JOINTS = ['beside', 'taped', 'sleeve', 'push-fit', 'thread', 'vented-joint'] as const;
+/** What a colony lives in besides tubes. */
+export const BODY_KINDS = ['joint-chamber', 'box', 'outworld', 'nest', 'cell', 'dish', 'drinker'] as const;
+export type BodyKind = (typeof BODY_KINDS)[number];
+export type PartKind = 'tube' | BodyKind;
+
+export const MATERIALS = ['glass', 'plastic', 'plaster', 'aerated-concrete', 'wood', 'earth'] as const;
+export type Material = (typeof MATERIALS)[number];
+
+/** Where its water is: nowhere, in wet cotton, in the stone itself, in a sponge, in a tower, in a tube closed with cotton. */
+export const WATER_SOURCES = ['none', 'cotton', 'stone', 'sponge', 'tower', 'plugged-tube'] as const;
+export type WaterSource = (typeof WATER_SOURCES)[number];
+
+/** How two parts stand to each other: only beside, one lying open in the other, or joined at two ports. */
+export const JOINTS = [
+  'beside',
+  'lies-in',
+  'taped',
+  'sleeve',
+  'push-fit',
+  'thread',
+  'vented-joint',
+  'pipe',
+  'adapter',
+] as const;
 export type Joint = (typeof JOINTS)[number];
 
-/** What a tube beside hers was set up for: to move into, or as more room. */
-export const TUBE_PURPOSES = ['move', 'room'] as const;
-export type TubePurpose = (typeof TUBE_PURPOSES)[number];
+/** A port, or a room of a nest: open, plugged (air passes), or shut. */
+export const GATES = ['open', 'plugged', 'shut'] as const;
+export type Gate = (typeof GATES)[number];
+
+/** How wet a home was when it was watered. */
+export const MOISTURES = ['dry', 'right', 'still-wet'] as const;
+export type Moisture = (typeof MOISTURES)[number];
+
+/** What a part beside hers was set up for: to move into, as more room, or to drink at. */
+export const PURPOSES = ['move', 'room', 'water'] as const;
+export type Purpose = (typeof PURPOSES)[number];
 
 export const COVERS = ['dark', 'lit'] as const;
 export type Cover = (typeof COVERS)[number];

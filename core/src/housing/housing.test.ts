@@ -1,7 +1,7 @@
 import { entry, QUEEN, TUBE } from '../test-kit';
 import type { EntryOf, HomeChange } from '../log';
 import { usualTube } from '../tube/usual-tube';
-import { changeFault, housing, partOf, standing } from './housing';
+import { changeFault, housing, partOf, standing } from '.';
 
 // What counts as a move, real or finished: common practice, no source.
 const FRESH = '018f0000-0000-7000-8000-0000000000f1';
@@ -38,7 +38,7 @@ test('from offered to done: scouts are no move, queen and brood are, and the old
   expect(homes).toEqual([TUBE.id, TUBE.id, FRESH, FRESH, FRESH]);
   const end = of(...log);
   expect(end.past).toMatchObject([{ stage: 'done', from: TUBE.id, to: FRESH }]);
-  expect(standing(end).map((p) => p.tube.id)).toEqual([FRESH]);
+  expect(standing(end).map((p) => p.part.id)).toEqual([FRESH]);
   expect(partOf(end, TUBE.id)?.gone?.to).toBe('cleaned');
   expect(end.faults).toEqual([]);
 });

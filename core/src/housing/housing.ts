@@ -1,7 +1,9 @@
-import type { Cover, Joint, TakenTo, TubeHome, TubePurpose } from '../facts';
-import { tallyFault } from './tally';
+import type { Cover, Gate, HomePart, Moisture, Purpose, TakenTo } from '../facts';
 import { effectiveEntries, type Entry, type EntryOf, type HomeChange } from '../log';
 import { msOf, type Instant } from '../quantity';
+import { changeFault } from './faults';
+import { partOf, standing } from './parts';
+import { freePort, linksOf, withoutJoint, type Link } from './ports';
 
 /** Which share of them is there, 0..1: what was seen is a range. */
 export interface Share {
@@ -15,20 +17,23 @@ export interface Held {
   workers: Share;
 }
 
-/** One tube of a home, as the log leaves it. */
+/** One part of a home, as the log leaves it. */
 export interface PartNow {
   /** As it was set up; `setUpAt` is when it came to her. */
-  tube: TubeHome;
-  purpose: TubePurpose | 'first';
-  /** The entry that set it up; null for the tube she was taken in with. */
+  part: HomePart;
+  purpose: Purpose | 'first';
+  /** The entry that set it up; null for the one she was taken in with. */
   entryId: string | null;
   gone: { at: Instant; to: TakenTo; entryId: string } | null;
   cover: { value: Cover; since: Instant; entryId: string } | null;
-  /** How it is tied to another part, mouth to mouth; null for the one that others are tied to. */
-  joint: { to: string; by: Joint; gapMm: number | null; entryId: string } | null;
+  /** Of its ports and rooms those of which something was said; all others stand open. */
+  gates: Record<string, { value: Gate; since: Instant; entryId: string }>;
   holds: Held;
   /** When it was last said who is in it. */
   saidAt: Instant | null;
+  /** When its water was filled up or its stone wetted, oldest first. */
+  waterings: { at: Instant; ml: number | null; was: Moisture | null; entryId: string }[];
+  cleanedAt: Instant | null;
 }
 
 /**
@@ -39,7 +44,7 @@ export interface PartNow {
 export const MOVE_STAGES = ['offered', 'scouts', 'partly', 'real', 'finished', 'done', 'abandoned'] as const;
 export type MoveStage = (typeof MOVE_STAGES)[number];
 
-/** Moving house: from one tube to another, for days or weeks. */
+/** Moving house: from one part to another, for days or weeks. */
 export interface Move {
   from: string;
   to: string;
@@ -55,8 +60,10 @@ export interface Move {
 
 /** What is joined to what, and who lives where. */
 export interface Housing {
-  /** Every tube that was ever hers, in the order in which they came. */
+  /** Every part that was ever hers, in the order in which they came. */
   parts: readonly PartNow[];
+  /** What is joined to what now. */
+  links: readonly Link[];
   /** The part where the queen lives. */
   home: string;
   /** The move under way. */
@@ -66,16 +73,6 @@ export interface Housing {
   /** Entries that cannot be, and how to mend each; they change nothing. */
   faults: readonly { entryId: string; at: Instant; says: string }[];
 }
-
-export const partOf = ({ parts }: Pick<Housing, 'parts'>, id: string): PartNow | undefined =>
-  parts.find((p) => p.tube.id === id);
-
-/** A fresh tube stands ready and she has not crossed into it. */
-export const underWay = (move: Move | null): boolean =>
-  move !== null && move.stage !== 'real' && move.stage !== 'finished';
-
-/** The parts that were not taken away. */
-export const standing = ({ parts }: Pick<Housing, 'parts'>): PartNow[] => parts.filter((p) => !p.gone);
 
 const NONE: Share = { low: 0, high: 0 };
 const ALL: Share = { low: 1, high: 1 };
@@ -92,29 +89,33 @@ const nobody = (): Held => ({ queen: NONE, brood: NONE, workers: NONE });
 
 type Mutable = { -readonly [K in keyof Housing]: Housing[K] } & {
   parts: PartNow[];
+  links: Link[];
   past: Move[];
   faults: { entryId: string; at: Instant; says: string }[];
 };
 
+const newPart = (part: HomePart, purpose: PartNow['purpose'], entryId: string | null): PartNow => ({
+  part,
+  purpose,
+  entryId,
+  gone: null,
+  cover: null,
+  gates: {},
+  holds: nobody(),
+  saidAt: null,
+  waterings: [],
+  cleanedAt: null,
+});
+
 /**
  * Folds what was done at her home. Nothing is refused: what cannot be is listed among the faults and changes nothing.
- * @param first the tube she was taken in with, as corrected
+ * @param first the part she was taken in with, as corrected
  * @param entries her effective `home` entries, oldest first
  */
-export function housing(first: TubeHome, entries: readonly EntryOf<'home'>[]): Housing {
+export function housing(first: HomePart, entries: readonly EntryOf<'home'>[]): Housing {
   const one: Mutable = {
-    parts: [
-      {
-        tube: first,
-        purpose: 'first',
-        entryId: null,
-        gone: null,
-        cover: null,
-        joint: null,
-        holds: { queen: ALL, brood: ALL, workers: ALL },
-        saidAt: null,
-      },
-    ],
+    parts: [{ ...newPart(first, 'first', null), holds: { queen: ALL, brood: ALL, workers: ALL } }],
+    links: [],
     home: first.id,
     move: null,
     past: [],
@@ -130,106 +131,107 @@ export function housing(first: TubeHome, entries: readonly EntryOf<'home'>[]): H
 
 /** The same for a queen's facts, amendments applied: as it is after all of them, or as it was at a moment. */
 export function housingOf(
-  { tube, entries }: { tube: TubeHome; entries: readonly Entry[] },
+  { home, entries }: { home: HomePart; entries: readonly Entry[] },
   at?: Instant,
 ): Housing {
   // most logs say nothing of it
-  if (!entries.some((e) => e.kind === 'home')) return housing(tube, []);
+  if (!entries.some((e) => e.kind === 'home')) return housing(home, []);
   return housing(
-    tube,
+    home,
     effectiveEntries(entries).flatMap(({ entry }) =>
       entry?.kind === 'home' && (at === undefined || msOf(entry.at) <= msOf(at)) ? [entry] : [],
     ),
   );
 }
 
-/** The tube she lived in at a moment. */
-export function tubeAt(facts: { tube: TubeHome; entries: readonly Entry[] }, at: Instant): TubeHome {
+/** The part she lived in at a moment. */
+export function partAt(facts: { home: HomePart; entries: readonly Entry[] }, at: Instant): HomePart {
   const home = housingOf(facts, at);
-  return partOf(home, home.home)?.tube ?? facts.tube;
+  return partOf(home, home.home)?.part ?? facts.home;
 }
-
-/** Why a change cannot be, and how to mend it; null when it can. */
-export function changeFault(home: Housing, change: HomeChange): string | null {
-  if (change.what === 'set-up')
-    return partOf(home, change.part.id)
-      ? 'This tube stands in her home already. Choose what was done with it instead.'
-      : mouthFault(home, change.part.id, change.by);
-  const part = partOf(home, change.partId);
-  if (!part) return 'This tube is not in her home. Set it up first.';
-  if (part.gone) return 'This tube was taken away. Set it up anew, or take back that it was taken away.';
-  switch (change.what) {
-    case 'joined':
-      return change.partId === home.home
-        ? 'A tube cannot be joined to itself. Choose the other one.'
-        : mouthFault(home, change.partId, change.by);
-    case 'covered':
-      return null;
-    case 'moved-in':
-      if (change.queen === undefined && change.brood === undefined && change.workers === undefined)
-        return change.waterLineMm === undefined
-          ? 'Nothing is said of who is in it. Choose queen, brood or workers.'
-          : lineFault(part, change.waterLineMm);
-      if (change.queen === false && change.partId === home.home)
-        return 'By her log she lives in this tube. Choose the other one, and say that she is in it.';
-      return (change.tally && tallyFault(change.tally)) ?? lineFault(part, change.waterLineMm);
-    case 'taken-away':
-      if (standing(home).length === 1)
-        return 'It is her only tube. Set up another before this one is taken away.';
-      return change.partId === home.home
-        ? 'By her log she is still in this tube. Say first who is in the other one.'
-        : null;
-  }
-}
-
-/** A tube has one mouth, and one mouth takes one tube. */
-const mouthFault = (home: Housing, id: string, by: Joint): string | null =>
-  by !== 'beside' && standing(home).some((p) => p.tube.id !== id && p.joint !== null)
-    ? 'The mouth of her tube is tied to another already. Part those two first, or set this one beside.'
-    : null;
-
-const lineFault = ({ tube }: PartNow, mm: number | undefined): string | null =>
-  mm !== undefined && mm > tube.lengthMm
-    ? `The water line (${mm} mm) lies beyond the tube (${tube.lengthMm} mm). Check the tube's length or the reading.`
-    : null;
 
 function apply(one: Mutable, { change, at, id }: EntryOf<'home'>): void {
   if (change.what === 'set-up') {
-    const { part, purpose, by, gapMm } = change;
-    one.parts.push({
-      tube: { ...part, setUpAt: at },
-      purpose,
-      entryId: id,
-      gone: null,
-      cover: null,
-      joint: by === 'beside' ? null : { to: one.home, by, gapMm: gapMm ?? null, entryId: id },
-      holds: nobody(),
-      saidAt: null,
-    });
+    const { part, purpose } = change;
+    const now = newPart({ ...part, setUpAt: at }, purpose, id);
+    one.parts.push(now);
+    join(one, now, change, id);
+    if (change.shut) shutDoor(one, now, at, id);
     if (purpose === 'move') begin(one, part.id, at, id);
     return;
   }
-  const part = partOf(one, change.partId) as PartNow;
+  const now = partOf(one, change.partId) as PartNow;
   switch (change.what) {
     case 'joined':
-      part.joint =
-        change.by === 'beside'
-          ? null
-          : { to: one.home, by: change.by, gapMm: change.gapMm ?? null, entryId: id };
+      return join(one, now, change, id);
+    case 'parted':
+      one.links = one.links.filter((l) => !linksOf(one, change.partId).includes(l));
+      return;
+    case 'gate':
+      now.gates = { ...now.gates, [change.gate]: { value: change.state, since: at, entryId: id } };
+      return;
+    case 'divided':
+      if (now.part.kind === 'tube') now.part = divided(now.part, change.divider);
+      return;
+    case 'watered':
+      now.waterings = [...now.waterings, { at, ml: change.ml ?? null, was: change.was ?? null, entryId: id }];
+      return;
+    case 'cleaned':
+      now.cleanedAt = at;
       return;
     case 'covered':
-      part.cover = { value: change.cover, since: at, entryId: id };
+      now.cover = { value: change.cover, since: at, entryId: id };
       return;
     case 'moved-in':
-      return movedIn(one, part, change, at);
+      return movedIn(one, now, change, at);
     case 'taken-away': {
-      part.gone = { at, to: change.to, entryId: id };
-      for (const p of one.parts) if (p === part || p.joint?.to === part.tube.id) p.joint = null;
+      now.gone = { at, to: change.to, entryId: id };
+      one.links = one.links.filter((l) => !linksOf(one, change.partId).includes(l));
       const { move } = one;
       if (move?.from === change.partId) end(one, 'done', at);
       else if (move?.to === change.partId) end(one, 'abandoned', at);
     }
   }
+}
+
+function divided(
+  { divider: _, ...tube }: Extract<HomePart, { kind: 'tube' }>,
+  divider: Extract<HomeChange, { what: 'divided' }>['divider'],
+): HomePart {
+  return divider ? { ...tube, divider } : tube;
+}
+
+/** Ties a part to another; only beside it, it is tied to nothing. */
+function join(
+  one: Mutable,
+  { part }: PartNow,
+  change: Pick<
+    Extract<HomeChange, { what: 'joined' }>,
+    'by' | 'port' | 'toId' | 'toPort' | 'gapMm' | 'lengthMm'
+  >,
+  entryId: string,
+): void {
+  const { by, port, toId = one.home, toPort, gapMm = null, lengthMm = null } = change;
+  if (by === 'beside') {
+    one.links = one.links.filter((l) => !linksOf(one, part.id).includes(l));
+    return;
+  }
+  one.links = withoutJoint(one.links, part.id, toId);
+  const free = (id: string): string => freePort(one, partOf(one, id) as PartNow) ?? 'port-1';
+  one.links.push({
+    a: { partId: part.id, port: port ?? free(part.id) },
+    b: { partId: toId, port: by === 'lies-in' ? 'floor' : (toPort ?? free(toId)) },
+    by,
+    gapMm,
+    lengthMm,
+    entryId,
+  });
+}
+
+/** A part that is made ready in advance is shut at the joint. */
+function shutDoor(one: Mutable, now: PartNow, at: Instant, entryId: string): void {
+  const link = linksOf(one, now.part.id)[0];
+  if (link) now.gates = { [link.a.port]: { value: 'shut', since: at, entryId } };
 }
 
 function begin(one: Mutable, to: string, at: Instant, entryId: string): void {
@@ -272,7 +274,7 @@ function movedIn(
       // of several others nobody said which: up to all that are left
       other.holds = { ...other.holds, [who]: others.length === 1 ? left : { low: 0, high: left.high } };
     }
-  if (queen === true) one.home = part.tube.id;
+  if (queen === true) one.home = part.part.id;
   const { move } = one;
   if (!move) return;
   const stage = stageOf((partOf(one, move.to) as PartNow).holds);

@@ -1,12 +1,8 @@
 export {
-  changeFault,
   housing,
   MOVE_STAGES,
   housingOf,
-  partOf,
-  standing,
-  tubeAt,
-  underWay,
+  partAt,
   type Held,
   type Housing,
   type Move,
@@ -14,6 +10,23 @@ export {
   type PartNow,
   type Share,
 } from './housing';
+export { changeFault } from './faults';
+export { nounOf, PART_NOUNS } from './nouns';
+export { partOf, standing, underWay } from './parts';
+export {
+  endAt,
+  freePort,
+  isShut,
+  linksOf,
+  openShare,
+  passes,
+  portsOf,
+  reachedFrom,
+  roomsOf,
+  type End,
+  type Link,
+} from './ports';
+export { wateringOf, waterSource, type Watering } from './watering';
 export { missing, tallyFault } from './tally';
 export {
   chainBetween,
@@ -27,3 +40,13 @@ export {
   type Port,
   type Wanted,
 } from './fit';
+export { usualBody } from './usual-body';
+export {
+  disturbancesPerMonth,
+  FIRST_HOME_KINDS,
+  FIRST_HOMES,
+  firstBody,
+  wetting,
+  type FirstHome,
+  type FirstHomeKind,
+} from './first-homes';

@@ -23,7 +23,7 @@ const withdraw = (e: Entry, onDay: number): Entry =>
     amends: e.id,
     replacement: null,
   }) as Entry;
-const facts = (...entries: Entry[]) => ({ queen, tube: TUBE, entries });
+const facts = (...entries: Entry[]) => ({ queen, home: TUBE, entries });
 const labelOf = (...entries: Entry[]) => corrected(facts(...entries)).queen.label;
 
 describe('what stands outside the log, put right in it', () => {
@@ -48,7 +48,7 @@ describe('what stands outside the log, put right in it', () => {
   test('a tube keeps its id and its day; what was not corrected stays', () => {
     const { id, kind, setUpAt, ...was } = TUBE;
     const e = entry(2, { kind: 'correct', tube: { was, is: { ...was, lengthMm: 200 } } } as never);
-    expect(corrected(facts(e)).tube).toEqual({ ...TUBE, id, kind, setUpAt, lengthMm: 200 });
+    expect(corrected(facts(e)).home).toEqual({ ...TUBE, id, kind, setUpAt, lengthMm: 200 });
     expect(corrected(facts(e)).queen).toEqual(queen);
   });
   test('without a correction the very same facts come back', () => {

@@ -1,15 +1,15 @@
-import type { Queen, TubeHome, TubeMeasures } from '../facts';
+import type { HomePart, Queen, TubeMeasures } from '../facts';
 import { effectiveEntries } from './effective';
 import type { Entry, EntryOf } from './entry';
 
 type Corrected = Pick<EntryOf<'correct'>, 'label' | 'batch' | 'tube' | 'placeId'>;
 
 /**
- * A queen and her tube as every correction in her log leaves them. What is stored stays as it was first written; of
+ * A queen and her first home as every correction in her log leaves them. What is stored stays as it was first written; of
  * several corrections the last holds, and when all are withdrawn what was held before the first holds again. Applied to
  * what is corrected already it changes nothing.
  */
-export function corrected<F extends { queen: Queen; tube: TubeHome; entries: readonly Entry[] }>(
+export function corrected<F extends { queen: Queen; home: HomePart; entries: readonly Entry[] }>(
   facts: F,
 ): F {
   if (!facts.entries.some((e) => e.kind === 'correct')) return facts;
@@ -21,7 +21,7 @@ export function corrected<F extends { queen: Queen; tube: TubeHome; entries: rea
     return standing ? standing.is : items.find(({ original }) => original[key])?.original[key]?.was;
   };
   const measured: TubeMeasures | undefined = valueOf('tube');
-  const { queen, tube } = facts;
+  const { queen, home } = facts;
   return {
     ...facts,
     queen: {
@@ -30,7 +30,7 @@ export function corrected<F extends { queen: Queen; tube: TubeHome; entries: rea
       batch: valueOf('batch') ?? queen.batch,
       placeId: valueOf('placeId') ?? queen.placeId,
     },
-    tube: { ...tube, ...measured },
+    home: home.kind === 'tube' ? { ...home, ...measured } : home,
   };
 }
 

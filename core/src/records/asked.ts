@@ -64,9 +64,10 @@ function saidOf({ queen }: QueenFacts, view: QueenView, zone: Zone) {
           }),
         )
       : null,
-    water: counsel
+    water: counsel?.water
       ? { lineMm: counsel.water.lineMm, dryAt: counsel.water.dryAt satisfies Band<Instant | null> }
       : null,
+    watering: counsel?.watering ?? [],
     founder: founder?.probabilities ?? null,
     disturbance: counsel
       ? { spent: counsel.peace.spent, allowed: counsel.peace.allowed, nextFree: counsel.peace.nextFree }

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import {
+  homePartSchema,
   placeSchema,
   queenSchema,
   settingsSchema,
   stockItemSchema,
   stockMoveSchema,
-  tubeSchema,
 } from '../facts';
 import { entrySchema } from '../log';
 
@@ -14,7 +14,7 @@ export const factSchema = z.discriminatedUnion(
   'fact',
   [
     z.object({ fact: z.literal('place'), value: placeSchema }),
-    z.object({ fact: z.literal('home'), value: tubeSchema }),
+    z.object({ fact: z.literal('home'), value: homePartSchema }),
     z.object({ fact: z.literal('queen'), value: queenSchema }),
     z.object({ fact: z.literal('entry'), value: entrySchema }),
     z.object({ fact: z.literal('stock-item'), value: stockItemSchema }),

@@ -55,12 +55,12 @@ export function logOf(facts: readonly Fact[]): ReadLog {
   const whole = [...queens.values()].flatMap((written): QueenFacts[] => {
     const own = [...(entries.get(written.id)?.values() ?? [])];
     if (isWithdrawn(own)) return [];
-    const home = homes.get(written.homeId);
-    if (!home) throw new InputError('homeId', `The tube of ${written.label} is not in the log.`);
-    const { queen, tube } = corrected({ queen: written, tube: home, entries: own });
+    const first = homes.get(written.homeId);
+    if (!first) throw new InputError('homeId', `The home of ${written.label} is not in the log.`);
+    const { queen, home } = corrected({ queen: written, home: first, entries: own });
     const place = places.get(placeIdNow(queen, own));
     if (!place) throw new InputError('placeId', `The place of ${queen.label} is not in the log.`);
-    return [{ queen, tube, place, places: [...places.values()], entries: own }];
+    return [{ queen, home, place, places: [...places.values()], entries: own }];
   });
   return { settings, queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)) };
 }

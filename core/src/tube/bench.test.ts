@@ -1,4 +1,4 @@
-import { FILL_SCHOOLS, fillOf, fillTo, FOUNDING_CELLS, rewetting, tubeVolumeMl } from './index';
+import { FILL_SCHOOLS, fillOf, fillTo, tubeVolumeMl } from './index';
 
 const tube = { boreMm: 14, lengthMm: 150, end: 'round' as const };
 const room = { tempC: 24, roomRelHumidity: 0.5 };
@@ -74,44 +74,5 @@ describe('schools of fill', () => {
   test('the fit is told in her own lengths', () => {
     const fit = (line: number) => fillTo(tube, line, conditions, now).fit;
     expect([fit(110), fit(95), fit(75), fit(40)]).toEqual(['cramped', 'snug', 'roomy', 'wide']);
-  });
-});
-
-describe('homes that are no tube', () => {
-  const cell = (id: string) => FOUNDING_CELLS.find((c) => c.id === id)!;
-  const size = (id: string) => ({ lengthMm: cell(id).lengthMm, widthMm: cell(id).widthMm });
-  const at = (id: string, tempC = 22, roomRelHumidity = 0.5) =>
-    rewetting(cell(id), size(id), { tempC, roomRelHumidity });
-
-  test('aerated concrete wants water about every three days, oftener in heat (common practice, no source)', () => {
-    const { days } = at('concrete-cell');
-    expect(days.p10).toBeLessThan(3);
-    expect(days.p90).toBeGreaterThan(3);
-    expect(at('concrete-cell', 30).days.p50).toBeLessThan(days.p50);
-  });
-
-  test('plaster every few days, and every one of them oftener than a tube (common practice, no source)', () => {
-    const tubeDays = fillTo(tube, 85, conditions, now).days.p50;
-    for (const { id } of FOUNDING_CELLS) {
-      expect(at(id).days.p50).toBeLessThan(tubeDays);
-      expect(at(id).days.p50).toBeGreaterThan(1);
-    }
-    expect(at('plaster-cell').days.p10).toBeLessThan(7);
-  });
-
-  test('a dry room costs more looks than a damp one', () => {
-    expect(at('damp-box', 22, 0.3).disturbancesPerMonth).toBeGreaterThan(
-      at('damp-box', 22, 0.8).disturbancesPerMonth,
-    );
-  });
-
-  test('in saturated air it need never be wetted', () => {
-    expect(at('dish-cell', 22, 1).days.p50).toBe(Infinity);
-  });
-
-  test('a size that is none is refused', () => {
-    expect(() => rewetting(cell('damp-box'), { lengthMm: 2, widthMm: 40 }, room)).toThrow(
-      /length of the space/,
-    );
   });
 });

@@ -25,7 +25,6 @@ export {
 export { usualTube } from './usual-tube';
 export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
 export { FILL_SCHOOLS, fillOf, fillTo, type Fill, type FillConditions, type FillSchool } from './bench';
-export { FOUNDING_CELLS, rewetting, type FoundingCell, type Rewetting } from './cells';
 export {
   HYGIENE,
   PLUG_SIGNS,

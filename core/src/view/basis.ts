@@ -1,4 +1,4 @@
-import type { KeeperSettings, Place, Queen, TubeHome } from '../facts';
+import type { HomePart, KeeperSettings, Place, Queen } from '../facts';
 import {
   emptyLedger,
   learnedProfile,
@@ -25,7 +25,8 @@ import {
 /** All facts about one queen. */
 export interface QueenFacts {
   queen: Queen;
-  tube: TubeHome;
+  /** The part she was taken in with. */
+  home: HomePart;
   /** Where she stands now. */
   place: Place;
   /** Every place she has stood in, this one too; others may be among them. */

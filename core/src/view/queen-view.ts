@@ -1,5 +1,5 @@
 import { counsel, type Counsel } from '../care';
-import type { KeeperSettings, TubeHome } from '../facts';
+import type { HomePart, KeeperSettings } from '../facts';
 import {
   emptyLedger,
   founderBelief,
@@ -38,8 +38,8 @@ export interface QueenView {
   tempC: number;
   /** What is joined to what, and who lives where. */
   housing: Housing;
-  /** The tube she lives in now. */
-  tube: TubeHome;
+  /** The part she lives in now. */
+  part: HomePart;
   ledger: QueenLedger;
   outlook: Outlook | null;
   counsel: Counsel | null;
@@ -68,7 +68,7 @@ export function queenView(
     learnedFrom: 0,
     tempC: temperatureAt(placeTemperature(place), now),
     housing: home,
-    tube: partOf(home, home.home)?.tube ?? facts.tube,
+    part: partOf(home, home.home)?.part ?? facts.home,
     outlook: null,
     counsel: null,
   };
@@ -100,7 +100,7 @@ export function queenView(
 }
 
 function counselOf(
-  { queen, tube, place }: QueenFacts,
+  { queen, home, place }: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
   known: QueenLedger,
@@ -114,7 +114,7 @@ function counselOf(
     ledger: known,
     outlook: view.outlook,
     ...(view.founder ? { founder: view.founder } : {}),
-    tube,
+    home,
     housing: view.housing,
     place,
     rooms: basis.rooms,

@@ -1,26 +1,29 @@
-import type { Queen, TubeHome } from '../facts';
+import type { HomePart, Queen } from '../facts';
 import type { Life } from '../cohort';
 import type { Ask, Pressure } from '../care';
 
 import type { Band, Instant, Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
+import { standing, type Housing } from '../housing';
 import type { LastCount, OutlookEvent } from '../founding';
 import type { QueenFacts } from './basis';
 import type { QueenView } from './queen-view';
 
-/** One queen as the shelf shows her: enough to draw her tube and say what she needs. */
+/** One queen as the shelf shows her: enough to draw her home and say what she needs. */
 export interface ShelfRow {
   queen: Queen;
-  /** The tube she lives in. */
-  tube: TubeHome;
+  /** The part she lives in. */
+  part: HomePart;
+  /** All parts of her home with what joins them, when there are more than the one she lives in. */
+  home: Pick<Housing, 'parts' | 'links' | 'home'> | null;
   placeName: string;
   profileId: string;
   counts: Record<Milestone, LastCount | null>;
   /** Chance that each stage has begun by now, 0..1. */
   likely: Record<Milestone, number>;
   queenAtMm: number | null;
-  /** Where the water line stands now by reckoning, mm. */
-  lineMm: number;
+  /** Where the water line stands now by reckoning, mm; null when she lives in no tube. */
+  lineMm: number | null;
   wetFront: string | null;
   says: Phrase;
   pressure: Pressure;
@@ -38,12 +41,19 @@ export interface ShelfRow {
   due: Ask[];
 }
 
+/** What was taken away is not drawn. */
+function homeOf(housing: Housing): ShelfRow['home'] {
+  const parts = standing(housing);
+  return parts.length > 1 ? { parts, links: housing.links, home: housing.home } : null;
+}
+
 export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRow {
-  const { ledger: known, outlook: ahead, counsel: advice, tube } = view;
+  const { ledger: known, outlook: ahead, counsel: advice, part } = view;
   const event = ahead?.next ?? null;
   return {
     queen,
-    tube,
+    part,
+    home: homeOf(view.housing),
     placeName: place.name,
     profileId: view.profileId,
     counts: known.counts,
@@ -52,7 +62,7 @@ export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRo
       number
     >,
     queenAtMm: known.queenSeen?.atMm ?? null,
-    lineMm: advice?.water.lineMm ?? tube.waterLineMm,
+    lineMm: part.kind === 'tube' ? (advice?.water?.lineMm ?? part.waterLineMm) : null,
     wetFront: known.wetFront?.value ?? null,
     says: advice?.next ?? [view.trouble?.message ?? 'Nothing is known of her yet.'],
     pressure: advice?.pressure ?? 'now',

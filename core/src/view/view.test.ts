@@ -17,7 +17,7 @@ const queen = queenSchema.parse({
 });
 const facts = (entries: Entry[], change: Partial<QueenFacts> = {}): QueenFacts => ({
   queen,
-  tube,
+  home: tube,
   place,
   places: [place],
   entries,

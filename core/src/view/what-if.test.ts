@@ -15,7 +15,7 @@ const queen = {
 };
 const facts: QueenFacts = {
   queen,
-  tube: TUBE,
+  home: TUBE,
   place,
   places: [place],
   entries: [entry(0, { kind: 'intake' }), look(8, [0, 0, 0, 0]), look(14, [6, 0, 0, 0])],

@@ -1,4 +1,12 @@
-import { DEFAULT_SETTINGS, placeSchema, queenSchema, settingsSchema, tubeSchema } from '../facts';
+import {
+  DEFAULT_SETTINGS,
+  homePartSchema,
+  placeSchema,
+  queenSchema,
+  settingsSchema,
+  type BodyKind,
+} from '../facts';
+import { usualBody } from '../housing';
 import { entrySchema, type Entry } from '../log';
 import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
@@ -17,6 +25,7 @@ export interface Situation {
   /** More that was written at intake, as in the export. */
   intake?: Record<string, unknown>;
   place?: Record<string, unknown>;
+  /** What of her first tube is not as usual; or `{ kind: cell, ... }`, what of another first home is not. */
   tube?: Record<string, unknown>;
   settings?: Record<string, unknown>;
   log?: Line[];
@@ -35,8 +44,16 @@ type Line = {
   look?: (number | [number, number] | null)[] | object;
   /** A fresh tube set up for her: how it is joined, and what of it is not as usual. */
   fresh?: { by?: string; purpose?: string; [measure: string]: unknown };
-  /** Who was seen in the fresh tube; `{ old: true, ... }` for the old one. */
-  into?: { old?: boolean; [who: string]: unknown };
+  /** Another part set up: `{ kind: nest, by: pipe, shut: true }`, and what of it is not as usual. */
+  ready?: { kind: BodyKind; by?: string; purpose?: string; shut?: boolean; [measure: string]: unknown };
+  /** Who was seen in the fresh tube, `ready: true` in the other part, `old: true` in the first home. */
+  into?: { old?: boolean; ready?: boolean; [who: string]: unknown };
+  /** A door of the other part: `{ gate: room-2, state: open }`. */
+  door?: { old?: boolean; gate: string; state: string };
+  /** What was watered: the other part, or with `old: true` the first home. */
+  wet?: { old?: boolean; [how: string]: unknown };
+  /** A wall with a straw in her first tube. */
+  wall?: { atMm: number; strawMm: number };
   /** Lit or dark: the old tube. */
   cover?: string;
   /** Which tube was taken away. */
@@ -74,6 +91,7 @@ const PLACE = '018f0000-0000-7000-8000-000000000002';
 const OTHER_PLACE = '018f0000-0000-7000-8000-000000000004';
 const TUBE = '018f0000-0000-7000-8000-000000000003';
 const FRESH = '018f0000-0000-7000-8000-000000000005';
+const READY = '018f0000-0000-7000-8000-000000000006';
 const EVENING = 18.5 / 24;
 const FIRST_DAY = '2026-05-01';
 
@@ -93,7 +111,7 @@ export function factsOf(s: Situation): Fact[] {
     { fact: 'place', value: placeSchema.parse({ id: PLACE, ...place }) },
     {
       fact: 'home',
-      value: tubeSchema.parse({ ...usualTube(TUBE, zero), ...s.tube }),
+      value: firstHome(s.tube, zero),
     },
     {
       fact: 'queen',
@@ -117,24 +135,51 @@ export function factsOf(s: Situation): Fact[] {
   return facts;
 }
 
+function firstHome(tube: Record<string, unknown> = {}, zero: Instant) {
+  const { kind = 'tube', ...measures } = tube as { kind?: 'tube' | BodyKind };
+  return homePartSchema.parse(
+    kind === 'tube'
+      ? { ...usualTube(TUBE, zero), ...measures }
+      : { ...usualBody(TUBE, kind), setUpAt: zero, ...measures },
+  );
+}
+
 /** What was done at her home, in full. */
 function homeOf({
   fresh,
+  ready,
   into,
+  door,
+  wet,
+  wall,
   cover,
   gone,
   ...body
-}: Pick<Line, 'fresh' | 'into' | 'cover' | 'gone'>): object | null {
+}: Pick<Line, 'fresh' | 'ready' | 'into' | 'door' | 'wet' | 'wall' | 'cover' | 'gone'>): object | null {
   const { id: _id, setUpAt: _at, ...usual } = usualTube('', '');
   const entryOf = (change: object) => ({ kind: 'home', change, ...body });
   if (fresh) {
     const { by = 'taped', purpose = 'move', ...measures } = fresh;
     return entryOf({ what: 'set-up', part: { ...usual, id: FRESH, ...measures }, purpose, by });
   }
-  if (into) {
-    const { old, ...who } = into;
-    return entryOf({ what: 'moved-in', partId: old ? TUBE : FRESH, ...who });
+  if (ready) {
+    const { kind, by = 'pipe', purpose = 'move', shut, ...measures } = ready;
+    const part = { ...usualBody(READY, kind), ...measures };
+    return entryOf({ what: 'set-up', part, purpose, by, ...(shut ? { shut } : {}) });
   }
+  if (into) {
+    const { old, ready: other, ...who } = into;
+    return entryOf({ what: 'moved-in', partId: old ? TUBE : other ? READY : FRESH, ...who });
+  }
+  if (door) {
+    const { old, ...which } = door;
+    return entryOf({ what: 'gate', partId: old ? TUBE : READY, ...which });
+  }
+  if (wet) {
+    const { old, ...how } = wet;
+    return entryOf({ what: 'watered', partId: old ? TUBE : READY, ...how });
+  }
+  if (wall) return entryOf({ what: 'divided', partId: TUBE, divider: wall });
   if (cover) return entryOf({ what: 'covered', partId: TUBE, cover });
   if (gone) return entryOf({ what: 'taken-away', partId: gone === 'old' ? TUBE : FRESH, to: 'cleaned' });
   return null;

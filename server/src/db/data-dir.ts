@@ -13,7 +13,7 @@ import { join } from 'node:path';
 import { StartError } from '../errors';
 
 /** Raised when what lies in a data directory changes in a way that older versions cannot read. */
-export const DATA_FORMAT = 1;
+export const DATA_FORMAT = 2;
 
 export interface DataDir {
   root: string;
@@ -40,8 +40,11 @@ export function openDataDir(root: string): DataDir {
       `The data directory ${root} cannot be written. Give yourself the rights to it, or name another with BURROW_DATA.`,
     );
   }
-  checkFormat(join(root, 'burrow.json'), root);
+  const marker = join(root, 'burrow.json');
+  checkFormat(marker, root);
   const unlock = lock(join(root, 'lock'), root);
+  // what is older is brought up to date when it is opened, and is no more to be opened by what wrote it
+  writeFileSync(marker, markerText());
   return {
     root,
     db: join(root, 'db'),
@@ -51,12 +54,14 @@ export function openDataDir(root: string): DataDir {
   };
 }
 
+const markerText = (): string => `${JSON.stringify({ name: 'gentle-burrow', format: DATA_FORMAT })}\n`;
+
 function checkFormat(file: string, root: string): void {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
   } catch {
-    writeFileSync(file, `${JSON.stringify({ name: 'gentle-burrow', format: DATA_FORMAT })}\n`);
+    writeFileSync(file, markerText());
     return;
   }
   let format: unknown;

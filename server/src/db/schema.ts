@@ -1,4 +1,4 @@
-import type { Spot, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { BodyHome, HomePart, Spot, StockItem, StockMove, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { sql } from 'drizzle-orm';
@@ -37,21 +37,25 @@ export const places = pgTable('places', {
   spot: jsonb('spot').$type<Spot>(),
 });
 
+type Bare<P> = Omit<P, 'id' | 'kind' | 'setUpAt'>;
+/** What is measured of a first home. */
+export type HomeBody = Bare<TubeHome> | Bare<BodyHome>;
+
+/** First homes: what is measured of a part depends on its kind, and stands in the body. */
 export const homes = pgTable(
   'homes',
   {
     id: uuid('id').primaryKey(),
-    kind: text('kind').$type<'tube'>().notNull(),
-    outsideMm: doublePrecision('outside_mm').notNull(),
-    boreMm: doublePrecision('bore_mm').notNull(),
-    lengthMm: doublePrecision('length_mm').notNull(),
-    end: text('end').$type<'round' | 'flat'>().notNull(),
-    waterLineMm: doublePrecision('water_line_mm').notNull(),
-    innerPlugMm: doublePrecision('inner_plug_mm').notNull(),
-    outerPlugMm: doublePrecision('outer_plug_mm').notNull(),
+    kind: text('kind').$type<HomePart['kind']>().notNull(),
+    body: jsonb('body').$type<HomeBody>().notNull(),
     setUpAt: moment('set_up_at').notNull(),
   },
-  (t) => [check('homes_water_in_tube', sql`${t.waterLineMm} >= 0 and ${t.waterLineMm} <= ${t.lengthMm}`)],
+  (t) => [
+    check(
+      'homes_water_in_tube',
+      sql`${t.kind} <> 'tube' or (${t.body} ->> 'waterLineMm')::float8 between 0 and (${t.body} ->> 'lengthMm')::float8`,
+    ),
+  ],
 );
 
 export const queens = pgTable(

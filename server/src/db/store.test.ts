@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { usualBody } from '@gentle-burrow/core/housing';
 import type { Entry } from '@gentle-burrow/core/log';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
@@ -40,7 +41,7 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
     const [back] = await store.queenFacts([one.queen.id]);
     expect(back).toEqual({
       queen: one.queen,
-      tube: one.tube,
+      home: one.home,
       place: one.place,
       places: [one.place],
       entries: [one.intake, look],
@@ -105,8 +106,16 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
         { fact: 'queen', value: one.queen },
       ]),
     ).rejects.toThrow();
-    const flooded = { ...one.tube, waterLineMm: 400 };
+    const flooded = { ...one.home, waterLineMm: 400 };
     await expect(store.write([{ fact: 'home', value: flooded }])).rejects.toThrow();
+  });
+
+  test('a first home that is no tube is given back as it was written', async () => {
+    const one = newQueen();
+    const cell = { ...usualBody(one.home.id, 'cell'), setUpAt: one.home.setUpAt };
+    await store.write([...factsOf({ ...one, home: cell })]);
+    const [back] = await store.queenFacts([one.queen.id]);
+    expect(back?.home).toEqual(cell);
   });
 
   test('an unknown species is refused', async () => {

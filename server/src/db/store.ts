@@ -5,7 +5,7 @@ import {
   type Queen,
   type StockItem,
   type StockMove,
-  type TubeHome,
+  type HomePart,
 } from '@gentle-burrow/core/facts';
 import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
 import { SPECIES } from '@gentle-burrow/core/species';
@@ -155,7 +155,7 @@ export class Store {
     const entries = await this.entriesOf(queenIds, { notes });
     const places = new Map((await this.places()).map((p) => [p.id, p]));
     const facts = new Map(
-      rows.map((r) => [r.queens.id, gather(toQueen(r.queens), toTube(r.homes), entries, places)]),
+      rows.map((r) => [r.queens.id, gather(toQueen(r.queens), toHome(r.homes), entries, places)]),
     );
     return queenIds.map((id) => facts.get(id)).filter((f) => f !== undefined);
   }
@@ -184,7 +184,7 @@ export class Store {
   async *allFacts(): AsyncGenerator<Fact> {
     yield { fact: 'settings', value: await this.settings() };
     for (const value of await this.places()) yield { fact: 'place', value };
-    for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toTube(row) };
+    for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toHome(row) };
     const queens = await this.queens();
     for (const value of queens) yield { fact: 'queen', value };
     for (let i = 0; i < queens.length; i += 50) {
@@ -231,19 +231,19 @@ export class Store {
 /** A queen's facts as corrected, with the places she has stood in, the present one first. */
 function gather(
   written: Queen,
-  home: TubeHome,
+  first: HomePart,
   entries: ReadonlyMap<string, Entry[]>,
   places: ReadonlyMap<string, Place>,
 ): QueenFacts {
   const mine = entries.get(written.id) ?? [];
-  const { queen, tube } = corrected({ queen: written, tube: home, entries: mine });
+  const { queen, home } = corrected({ queen: written, home: first, entries: mine });
   const stood = new Set([queen.placeId]);
   for (const e of mine) {
     const body = e.kind === 'amendment' ? e.replacement : e;
     if (body?.kind === 'move') stood.add(body.placeId);
   }
   const place = places.get(placeIdNow(queen, mine)) as Place;
-  return { queen, tube, place, places: [...stood].flatMap((id) => places.get(id) ?? []), entries: mine };
+  return { queen, home, place, places: [...stood].flatMap((id) => places.get(id) ?? []), entries: mine };
 }
 
 function toQueen(r: typeof t.queens.$inferSelect): Queen {
@@ -272,16 +272,5 @@ function toPlace(r: typeof t.places.$inferSelect): Place {
   };
 }
 
-function toTube(r: typeof t.homes.$inferSelect): TubeHome {
-  return {
-    id: r.id,
-    kind: r.kind,
-    outsideMm: r.outsideMm,
-    boreMm: r.boreMm,
-    lengthMm: r.lengthMm,
-    end: r.end,
-    waterLineMm: r.waterLineMm,
-    plugs: { innerMm: r.innerPlugMm, outerMm: r.outerPlugMm },
-    setUpAt: r.setUpAt.toISOString(),
-  };
-}
+const toHome = ({ id, kind, body, setUpAt }: typeof t.homes.$inferSelect): HomePart =>
+  ({ id, kind, ...body, setUpAt: setUpAt.toISOString() }) as HomePart;

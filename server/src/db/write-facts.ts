@@ -29,18 +29,8 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     await tx.insert(t.places).values(row).onConflictDoUpdate({ target: t.places.id, set: row });
   }
   for (const h of lastOfEach(of('home'))) {
-    const row = {
-      id: h.id,
-      kind: h.kind,
-      outsideMm: h.outsideMm,
-      boreMm: h.boreMm,
-      lengthMm: h.lengthMm,
-      end: h.end,
-      waterLineMm: h.waterLineMm,
-      innerPlugMm: h.plugs.innerMm,
-      outerPlugMm: h.plugs.outerMm,
-      setUpAt: new Date(h.setUpAt),
-    };
+    const { id, kind, setUpAt, ...body } = h;
+    const row = { id, kind, body, setUpAt: new Date(setUpAt) };
     await tx.insert(t.homes).values(row).onConflictDoUpdate({ target: t.homes.id, set: row });
   }
   for (const q of lastOfEach(of('queen'))) {

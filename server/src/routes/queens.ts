@@ -33,16 +33,21 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
         body: newQueenSchema,
         response: { 201: queenSchema, 400: errorSchema, 409: errorSchema },
       },
+      // kept on a device without a connection since before homes were more than tubes
+      preValidation: async (request) => {
+        const sent = request.body as { tube?: unknown; home?: unknown } | null;
+        if (sent?.tube !== undefined && sent.home === undefined) sent.home = sent.tube;
+      },
     },
     async (request, reply) => {
-      const { queen, tube, place, intake, used = [] } = request.body;
+      const { queen, home, place, intake, used = [] } = request.body;
       refuseFuture([intake], now());
       const [known] = await store.queenFacts([queen.id]);
       // sent again: the first telling stands, also if she has been renamed since
       if (known) return reply.code(201).send(known.queen);
       await store.write([
         { fact: 'place', value: place },
-        { fact: 'home', value: tube },
+        { fact: 'home', value: home },
         { fact: 'queen', value: queen },
         { fact: 'entry', value: intake },
         ...used.map((value) => ({ fact: 'stock-move' as const, value })),

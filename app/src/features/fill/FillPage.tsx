@@ -21,7 +21,8 @@ import { Hygiene, Substrate, WaterSources } from './Checks';
 import { attempt, FillRows, FillWords } from './FillRows';
 import { FloodPanel } from './FloodPanel';
 import { PlugGallery } from './PlugGallery';
-import { DIVIDER_MM, SlideLine } from './SlideLine';
+import { DIVIDER_MM } from '@/features/tube/divider';
+import { SlideLine } from './SlideLine';
 import { tubeSizes } from './tube-sizes';
 
 interface Draft {

@@ -8,9 +8,6 @@ import { TARGET } from '@/theme/tokens';
 import { lengthText } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 
-/** A divider of soft straw through cotton, and a feeding room before it, mm. Prior. */
-export const DIVIDER_MM = 25;
-
 /** The tube with its water line to be dragged. */
 export function SlideLine({
   tube,

@@ -6,7 +6,8 @@ import { Controller, useFormContext } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { useSpecies, useStock } from '@/data/queries';
-import { DIVIDER_MM, SlideLine } from '@/features/fill/SlideLine';
+import { SlideLine } from '@/features/fill/SlideLine';
+import { DIVIDER_MM } from '@/features/tube/divider';
 import { attempt, FillRows, FillWords } from '@/features/fill/FillRows';
 import { tubeSizes } from '@/features/fill/tube-sizes';
 import { usePreferences } from '@/theme/preferences';
@@ -17,6 +18,8 @@ import { Fault, NumberField } from '@/ui/fields';
 import { Caution } from '@/ui/Sheet';
 import { fromMm, lengthName, lengthText, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { FirstHome } from './FirstHome';
+import { HerBody } from './HerBody';
 import { tubeOf, type QueenForm } from './queen-form';
 import { go } from '@/ui/way';
 
@@ -26,8 +29,19 @@ const ENDS = [
 ] as const;
 const OWN = { value: 'own', label: 'My own', hint: 'give its size' } as const;
 
-/** Step 4: her tube, from the stock or described; how it is filled, drawn while the numbers change. */
+/** Step 4: what she founds in; a tube from the stock or described, drawn while the numbers change, or something else. */
 export function StepTube({ places }: { places: readonly Place[] }) {
+  const { watch } = useFormContext<QueenForm>();
+  const homeKind = watch('homeKind');
+  return (
+    <>
+      <FirstHome places={places} />
+      {homeKind === 'tube' ? <HerTube places={places} /> : <HerBody />}
+    </>
+  );
+}
+
+function HerTube({ places }: { places: readonly Place[] }) {
   const { watch, setValue, trigger, control } = useFormContext<QueenForm>();
   const { length } = usePreferences();
   const form = watch();

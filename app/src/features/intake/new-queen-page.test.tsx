@@ -53,7 +53,7 @@ test('five short steps become one request that the contract takes', async () => 
   press('Take her in');
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
   const body = newQueenSchema.parse(server.bodiesOf('/queens')[0]);
-  expect(body.tube).toMatchObject({ outsideMm: 18, boreMm: 16 });
+  expect(body.home).toMatchObject({ outsideMm: 18, boreMm: 16 });
   expect(body.intake).toMatchObject({ found: 'digging', species: { profileId: 'messor-structor' } });
   // the place that is there already is offered and used
   expect(body.place.name).toBe('Drawer of A');
@@ -191,7 +191,7 @@ test('a tube from the stock is counted down with her', async () => {
   press('Take her in');
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
   const body = newQueenSchema.parse(server.bodiesOf('/queens')[0]);
-  expect(body.tube).toMatchObject(tube);
+  expect(body.home).toMatchObject(tube);
   expect(body.used).toMatchObject([{ itemId: item.id, delta: -1 }]);
 });
 

@@ -117,8 +117,8 @@ test('a sister is like the last in everything but what is hers alone, on any dev
     findings: ['mites' as const],
     shape: 'between' as const,
   };
-  const { queen, tube, place, intake } = newQueenOf(told, []).body;
-  const last = formOf({ queen, tube, place, places: [place], entries: [intake] });
+  const { queen, home, place, intake } = newQueenOf(told, []).body;
+  const last = formOf({ queen, home, place, places: [place], entries: [intake] });
   const sister = sisterOf(last as QueenForm, [place]);
   expect(queenFormSchema.parse(sister)).toMatchObject({
     where: 'Millrace Meadow',

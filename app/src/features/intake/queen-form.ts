@@ -1,11 +1,14 @@
 import { FINDING_ADVICE, QUARANTINE_DAYS } from '@gentle-burrow/core/care';
 import {
+  bodyPartSchema,
   countSchema,
   idSchema,
   placeSchema,
   queenSchema,
   tubeSchema,
+  type BodyPart,
   type Count,
+  type HomePart,
   type Place,
   type StockMove,
 } from '@gentle-burrow/core/facts';
@@ -15,6 +18,7 @@ import {
   speciesBeliefSchema,
   type Entry,
 } from '@gentle-burrow/core/log';
+import { FIRST_HOME_KINDS } from '@gentle-burrow/core/housing';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import { addDays, startOfDay } from '@gentle-burrow/core/quantity';
 import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
@@ -23,6 +27,7 @@ import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { dayInput, zoneNow } from '@/ui/dates';
+import { DIVIDER_MM, STRAW_MM } from '@/features/tube/divider';
 import { SAMPLE_TUBE } from './tubes';
 
 const mm = tubeSchema.shape;
@@ -76,6 +81,9 @@ export const queenFormSchema = z
     sure: z.enum(['certain', 'likely', 'guess']),
     namedBy: z.string().trim().max(120, 'The name is too long. Shorten it.'),
     wings: z.enum(['winged', 'dealate', 'unknown']),
+    /** What she founds in; the measures of a tube count only for a tube. */
+    homeKind: z.enum(['tube', ...FIRST_HOME_KINDS]),
+    body: z.custom<BodyPart>().nullable(),
     outsideMm: mm.outsideMm,
     boreMm: mm.boreMm,
     lengthMm: mm.lengthMm,
@@ -92,8 +100,15 @@ export const queenFormSchema = z
     roomRelHumidity: placeSchema.shape.roomRelHumidity,
   })
   .superRefine((f, ctx) => {
-    const tube = tubeSchema.safeParse(tubeOf(f, v7(), new Date().toISOString()));
-    for (const issue of tube.error?.issues ?? []) {
+    const body = f.homeKind === 'tube' ? null : bodyPartSchema.safeParse(f.body);
+    if (body && !body.success)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['body'],
+        message: body.error.issues[0]?.message ?? 'Give its measures.',
+      });
+    const tube = body ? null : tubeSchema.safeParse(tubeOf(f, v7(), new Date().toISOString()));
+    for (const issue of tube?.error?.issues ?? []) {
       ctx.addIssue({
         code: 'custom',
         path: [issue.path[issue.path.length - 1] ?? 'waterLineMm'],
@@ -153,7 +168,19 @@ export const STEP_FIELDS: (keyof QueenForm)[][] = [
   ],
   ['looked', 'findings', 'quarantine', 'welcomeDrop'],
   ['profileId', 'sure', 'namedBy', 'others', 'shape'],
-  ['outsideMm', 'boreMm', 'lengthMm', 'end', 'waterLineMm', 'innerMm', 'outerMm', 'itemId', 'divider'],
+  [
+    'homeKind',
+    'body',
+    'outsideMm',
+    'boreMm',
+    'lengthMm',
+    'end',
+    'waterLineMm',
+    'innerMm',
+    'outerMm',
+    'itemId',
+    'divider',
+  ],
   ['placeId', 'placeName', 'measured', 'tempC', 'roomRelHumidity'],
 ];
 
@@ -173,7 +200,7 @@ const speciesOf = (f: Pick<QueenForm, 'profileId' | 'sure' | 'namedBy' | 'others
 
 type TubeFields = Pick<
   QueenForm,
-  'outsideMm' | 'boreMm' | 'lengthMm' | 'end' | 'waterLineMm' | 'innerMm' | 'outerMm'
+  'outsideMm' | 'boreMm' | 'lengthMm' | 'end' | 'waterLineMm' | 'innerMm' | 'outerMm' | 'divider'
 >;
 
 export function tubeOf(f: TubeFields, id: string, setUpAt: string) {
@@ -186,8 +213,22 @@ export function tubeOf(f: TubeFields, id: string, setUpAt: string) {
     end: f.end,
     waterLineMm: f.waterLineMm,
     plugs: { innerMm: f.innerMm, outerMm: f.outerMm },
+    ...(f.divider ? { divider: wallOf(f) } : {}),
     setUpAt,
   };
+}
+
+/** The wall of a tube in which she is fed: it leaves the feeding room before it. */
+const wallOf = (f: Pick<TubeFields, 'lengthMm' | 'outerMm'>) => ({
+  atMm: f.lengthMm - f.outerMm - DIVIDER_MM,
+  strawMm: STRAW_MM,
+});
+
+/** What she is taken in with, whatever it is. */
+function homeOf(f: QueenForm, setUpAt: string): HomePart {
+  return f.homeKind === 'tube' || f.body === null
+    ? tubeOf(f, v7(), setUpAt)
+    : { ...f.body, id: v7(), setUpAt };
 }
 
 /** Brood or workers may come with a queen that was not caught alone. */
@@ -214,7 +255,7 @@ export function newQueenOf(
   const noon = (day: string) => addDays(startOfDay(day, zoneNow()), 0.5);
   const at = form.day === dayInput(now) ? now.toISOString() : noon(form.day);
   const queenId = v7();
-  const tube = tubeOf(form, v7(), at);
+  const home = homeOf(form, at);
   const place: Place = places.find((p) => p.id === form.placeId) ?? {
     id: v7(),
     name: form.placeName.trim(),
@@ -254,21 +295,22 @@ export function newQueenOf(
     species: speciesOf(form),
     ...counts,
   };
-  const used: StockMove[] = form.itemId
-    ? [{ id: v7(), itemId: form.itemId, at: now.toISOString(), delta: -1, why: 'used', queenId }]
-    : [];
+  const used: StockMove[] =
+    form.itemId && form.homeKind === 'tube'
+      ? [{ id: v7(), itemId: form.itemId, at: now.toISOString(), delta: -1, why: 'used', queenId }]
+      : [];
   return {
     body: {
       queen: {
         id: queenId,
         label: form.label.trim(),
         batch: form.batch,
-        homeId: tube.id,
+        homeId: home.id,
         placeId: place.id,
         lookingSchool: null,
         createdAt: now.toISOString(),
       },
-      tube,
+      home,
       place,
       intake,
       ...(used.length > 0 ? { used } : {}),
@@ -299,10 +341,9 @@ export function doubtsOf(
 }
 
 /** The form as it would have been filled in for a queen that is there: for a sister like her. */
-export function formOf({ queen, tube, entries }: QueenFacts): QueenForm | null {
+export function formOf({ queen, home, entries }: QueenFacts): QueenForm | null {
   const intake = effectiveEntries(entries).find(({ entry }) => entry?.kind === 'intake')?.entry;
   if (intake?.kind !== 'intake') return null;
-  const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = tube;
   return {
     ...(emptyForm() as QueenForm),
     found: intake.found,
@@ -318,10 +359,23 @@ export function formOf({ queen, tube, entries }: QueenFacts): QueenForm | null {
     sure: intake.species.sure,
     namedBy: intake.species.namedBy ?? '',
     others: intake.species.others ?? [],
+    ...homeFields(home),
+    placeId: queen.placeId,
+  };
+}
+
+/** Her first home as the form asks for it. */
+function homeFields(home: HomePart): Partial<QueenForm> {
+  if (home.kind !== 'tube') {
+    const { setUpAt: _, ...body } = home;
+    return { homeKind: home.kind as QueenForm['homeKind'], body };
+  }
+  const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs, divider } = home;
+  return {
     ...{ outsideMm, boreMm, lengthMm, end, waterLineMm },
     innerMm: plugs.innerMm,
     outerMm: plugs.outerMm,
-    placeId: queen.placeId,
+    divider: divider !== undefined,
   };
 }
 
@@ -361,6 +415,8 @@ export const emptyForm = (): Partial<QueenForm> => ({
   sure: 'likely',
   namedBy: '',
   wings: 'unknown',
+  homeKind: 'tube',
+  body: null,
   outsideMm: SAMPLE_TUBE.outsideMm,
   boreMm: SAMPLE_TUBE.boreMm,
   lengthMm: SAMPLE_TUBE.lengthMm,

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
+import type { DeedStart } from '@/ui/open-deeds';
 import { go } from '@/ui/way';
 import type { Deed } from './deed';
 import type { FormKind } from './kind-form';
@@ -17,13 +18,15 @@ const deedWords = (deed: Deed): string => (hasForm(deed) ? KIND_FORMS[deed].deed
 interface DeedsProps {
   shown: ShownQueen;
   deeds: readonly Deed[];
+  /** The form that stands open at first, and the part of her home that it is about. */
+  start?: DeedStart | null;
   /** When one of them was written, or its page was gone to. */
   onDone?: () => void;
 }
 
 /** What can be written of her, a button each; the form of one takes their place until it is kept or left. */
-export function Deeds({ shown, deeds, onDone }: DeedsProps) {
-  const [open, setOpen] = useState<FormKind | null>(null);
+export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
+  const [open, setOpen] = useState<FormKind | null>(start?.kind ?? null);
   const { id } = shown.facts.queen;
   const choose = (deed: Deed) => {
     if (hasForm(deed)) {
@@ -60,6 +63,7 @@ export function Deeds({ shown, deeds, onDone }: DeedsProps) {
           key={open}
           shown={shown}
           kind={open}
+          {...(start && open === start.kind ? { partId: start.partId } : {})}
           onDone={() => {
             setOpen(null);
             onDone?.();

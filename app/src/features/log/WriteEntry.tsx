@@ -23,6 +23,8 @@ interface WriteEntryProps<K extends FormKind> {
   kind: K;
   /** An entry that is put right; a new one is written otherwise. */
   amends?: { id: string; body: BodyOf<K>; over: string | null };
+  /** The part of her home that it is about, where that is known already. */
+  partId?: string;
   onDone(): void;
 }
 
@@ -33,19 +35,21 @@ interface Written {
 }
 
 /** One entry of any kind that has a form: what it says, when it was, the keeper's own words. What is half written stays. */
-export function WriteEntry<K extends FormKind>({ shown, kind, amends, onDone }: WriteEntryProps<K>) {
+export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, onDone }: WriteEntryProps<K>) {
   const { queen } = shown.facts;
   const form = KIND_FORMS[kind] as unknown as KindForm<K>;
   const [start] = useState((): Written => ({
     when: amends ? whenOf(amends.body.at) : NOW,
-    fields: form.begin(shown, amends?.body ?? null),
+    fields: form.begin(shown, amends?.body ?? null, partId),
     text: amends?.body.text ?? '',
   }));
   const { value, change, clear, kept } = useDraft<Written>(
-    `${kind}.${queen.id}.${amends?.id ?? 'new'}`,
+    [kind, queen.id, amends?.id ?? 'new', ...(partId ? [partId] : [])].join('.'),
     start,
   );
-  const { when, fields } = value;
+  const { when } = value;
+  // what was kept by an older form may lack what this one asks
+  const fields = { ...start.fields, ...value.fields };
   const text = value.text.trim();
   const now = new Date();
   const limits = limitsOf(shown, kind);

@@ -11,6 +11,7 @@ const DEED_OF: Record<Task, Deed> = {
   'take-out': 'feed',
   look: 'look',
   'check-water': 'look',
+  'water-home': 'home',
   plug: 'look',
   quarantine: 'health',
   cool: 'move',
@@ -19,8 +20,8 @@ const DEED_OF: Record<Task, Deed> = {
   separate: 'note',
   'fresh-home': 'home',
   'move-step': 'home',
-  space: 'note',
-  nest: 'note',
+  space: 'home',
+  nest: 'home',
 };
 
 /** The usual order, by how often each is written (prior). */

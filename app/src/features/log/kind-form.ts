@@ -33,7 +33,7 @@ export interface KindForm<K extends FormKind, D extends object = object> {
   /** It is nothing without the keeper's own words. */
   needsText?: boolean;
   /** What stands there at first: what was written, when it is put right. */
-  begin(shown: ShownQueen, body: BodyOf<K> | null): D;
+  begin(shown: ShownQueen, body: BodyOf<K> | null, partId?: string): D;
   /** The finished entry; null while something of it is missing. */
   finish(draft: D, shown: ShownQueen, at: Instant): Saying<K> | null;
   /** What is taken from the stock with it, and put back when it is undone. */

@@ -18,5 +18,5 @@ export function useNames(): Names {
 /** The same, with the tubes of her home. */
 export function useHerNames({ view }: ShownQueen): Names {
   const names = useNames();
-  return useMemo(() => ({ ...names, tube: (id) => partName(view.housing, id) }), [names, view.housing]);
+  return useMemo(() => ({ ...names, part: (id) => partName(view.housing, id) }), [names, view.housing]);
 }

@@ -22,7 +22,7 @@ const formOf = (kind: FormKind) => KIND_FORMS[kind] as unknown as KindForm<FormK
 const shown = {
   facts: {
     queen: { label: 'Vesper', batch: '', placeId: SAMPLES.move.placeId },
-    tube: usualTube('', ''),
+    home: usualTube('', ''),
     place: { id: 'here', name: 'Drawer', tempC: 25 },
   },
   view: {

@@ -1,8 +1,10 @@
-import type { TubeHome } from '@gentle-burrow/core/facts';
+import type { BodyHome, HomePart, TubeHome } from '@gentle-burrow/core/facts';
+import type { PartNow } from '@gentle-burrow/core/housing';
 import { countText } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { Pressable, StyleSheet, View, type PointerEvent } from 'react-native';
-import { lensView } from '@/features/queen/HerTube';
+import { lensView } from '@/features/tube/lens';
+import { BodyDrawing } from '@/features/home/BodyDrawing';
 import { anatomyOf, PILE_AT } from '@/features/tube/anatomy';
 import { DragLine } from '@/features/tube/DragLine';
 import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';
@@ -17,11 +19,13 @@ import { Words } from '@/ui/Words';
 import { waterLineFault, type LookDraft } from './look-draft';
 
 interface LookDrawingProps {
-  tube: TubeHome;
+  part: HomePart;
+  /** Doors and rooms of it, for one that is no tube. */
+  gates?: PartNow['gates'];
   profile: SpeciesProfile | undefined;
   draft: LookDraft;
-  /** Where the water should stand by reckoning, mm. */
-  reckonedMm: number;
+  /** Where the water of a tube should stand by reckoning, mm. */
+  reckonedMm: number | null;
   stage: Milestone;
   onStage(stage: Milestone): void;
   onChange(part: Partial<LookDraft>): void;
@@ -30,16 +34,56 @@ interface LookDrawingProps {
 /** Of the drawing, above the glass. */
 const MARGIN_MM = 3;
 
-/** The drawing is the form: drag the water line, tap where she sits, tap the brood to count it. */
-export function LookDrawing({
-  tube,
+/** The drawing is the form: in a tube drag the water line and tap where she sits, anywhere tap the brood to count it. */
+export function LookDrawing({ part, reckonedMm, ...rest }: LookDrawingProps) {
+  return part.kind === 'tube' ? (
+    <TubeLook {...rest} tube={part} reckonedMm={reckonedMm ?? part.waterLineMm} />
+  ) : (
+    <BodyLook {...rest} part={part} />
+  );
+}
+
+type LookProps = Omit<LookDrawingProps, 'part' | 'reckonedMm'>;
+
+/** A home that is no tube: tapping it says that she was seen. */
+function BodyLook({
+  part,
+  gates = {},
   profile,
   draft,
-  reckonedMm,
   stage,
   onStage,
   onChange,
-}: LookDrawingProps) {
+}: LookProps & { part: BodyHome }) {
+  const [width, onLayout] = useWidth();
+  return (
+    <View style={styles.all} onLayout={onLayout}>
+      <Pressable aria-hidden tabIndex={-1} onPress={() => onChange({ queen: 'seen' })}>
+        <BodyDrawing
+          part={part}
+          gates={gates}
+          width={Math.min(width, 420)}
+          counts={draft.counts}
+          profile={profile}
+          mould={draft.mould}
+          empty={draft.queen === 'not-seen'}
+        />
+      </Pressable>
+      <Words kind="small" soft>
+        {draft.queen === 'seen'
+          ? 'You saw her.'
+          : draft.queen === 'not-seen'
+            ? 'Not seen this time. That is no death.'
+            : 'Tap the drawing when you see her.'}
+      </Words>
+      <StageTabs draft={draft} stage={stage} onStage={onStage} />
+    </View>
+  );
+}
+
+type TubeLookProps = Omit<LookProps, 'gates'> & { tube: TubeHome; reckonedMm: number };
+
+function TubeLook({ tube, profile, draft, reckonedMm, stage, onStage, onChange }: TubeLookProps) {
   const p = useBurrow();
   const units = usePreferences();
   const [width, onLayout] = useWidth();
@@ -145,11 +189,17 @@ export function LookDrawing({
             ? 'Not seen this time. That is no death.'
             : 'Tap where she sits.'}
       </Words>
-      <View role="tablist" aria-label="Stage to count" style={styles.stages} {...roving('tab')}>
-        {MILESTONES.map((m) => (
-          <StageTab key={m} stage={m} on={m === stage} count={draft.counts[m]} onPress={() => onStage(m)} />
-        ))}
-      </View>
+      <StageTabs draft={draft} stage={stage} onStage={onStage} />
+    </View>
+  );
+}
+
+function StageTabs({ draft, stage, onStage }: Pick<LookProps, 'draft' | 'stage' | 'onStage'>) {
+  return (
+    <View role="tablist" aria-label="Stage to count" style={styles.stages} {...roving('tab')}>
+      {MILESTONES.map((m) => (
+        <StageTab key={m} stage={m} on={m === stage} count={draft.counts[m]} onPress={() => onStage(m)} />
+      ))}
     </View>
   );
 }

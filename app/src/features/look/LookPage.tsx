@@ -1,5 +1,5 @@
 import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
-import { tubeAt } from '@gentle-burrow/core/housing';
+import { partAt } from '@gentle-burrow/core/housing';
 import type { Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
 import { useCallback, useMemo, useState } from 'react';
@@ -66,6 +66,7 @@ const MOULDS = [
   { value: 'far-plug', label: 'Far plug' },
   { value: 'near-brood', label: 'Near brood' },
 ] as const;
+const BODY_MOULDS = MOULDS.map((m) => (m.value === 'far-plug' ? { ...m, label: 'Away from brood' } : m));
 const SEEN = [
   { value: 'seen', label: 'I saw her' },
   { value: 'not-seen', label: 'Not seen' },
@@ -90,22 +91,25 @@ function LookForm({ shown, amended }: LookFormProps) {
   const units = usePreferences();
   const now = new Date();
   const intakeAt = view.ledger.intake?.at ?? queen.createdAt;
-  const dayIsWrong = faultsOf(draft, now, intakeAt, view.tube, units.length).day !== undefined;
+  const dayIsWrong = faultsOf(draft, now, intakeAt, view.part, units.length).day !== undefined;
   const momentShown = dayIsWrong
     ? now.toISOString()
     : momentOf(draft.day, now, intakeAt, amended?.at, draft.time);
-  // the tube that she lived in on the day that is being written down
-  const tube = tubeAt(facts, momentShown);
-  const faults = faultsOf(draft, now, intakeAt, tube, units.length);
+  // the part that she lived in on the day that is being written down
+  const part = partAt(facts, momentShown);
+  const faults = faultsOf(draft, now, intakeAt, part, units.length);
   const shownFaults = tried ? faults : {};
   const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
     change({ counts: { ...draft.counts, [m]: count } });
 
   // and its line on that day, not today's
-  const reckoned =
-    view.counsel && tube.id === view.tube.id
-      ? reckonedLineMm(tube, view.counsel.water, now.toISOString(), momentShown)
-      : tube.waterLineMm;
+  const water = part.id === view.part.id ? view.counsel?.water : null;
+  const reckonedMm =
+    part.kind !== 'tube'
+      ? null
+      : water
+        ? Math.min(part.waterLineMm, reckonedLineMm(part, water, now.toISOString(), momentShown))
+        : part.waterLineMm;
 
   const write = useOnce(async () => {
     const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));
@@ -162,10 +166,11 @@ function LookForm({ shown, amended }: LookFormProps) {
             </Caution>
           ) : null}
           <LookDrawing
-            tube={tube}
+            part={part}
+            gates={view.housing.parts.find((p) => p.part.id === part.id)?.gates ?? {}}
             profile={profile}
             draft={draft}
-            reckonedMm={Math.min(tube.waterLineMm, reckoned)}
+            reckonedMm={reckonedMm}
             stage={stage}
             onStage={choose}
             onChange={change}
@@ -217,16 +222,18 @@ function LookForm({ shown, amended }: LookFormProps) {
           onChange={(v) => change({ queen: v })}
           onClear={() => change({ queen: null })}
         />
-        <Choice
-          label="How far the inner plug is wet"
-          options={FRONTS}
-          value={draft.wetFront}
-          onChange={(wetFront) => change({ wetFront })}
-          onClear={() => change({ wetFront: null })}
-        />
+        {part.kind === 'tube' ? (
+          <Choice
+            label="How far the inner plug is wet"
+            options={FRONTS}
+            value={draft.wetFront}
+            onChange={(wetFront) => change({ wetFront })}
+            onClear={() => change({ wetFront: null })}
+          />
+        ) : null}
         <Choice
           label="Mould"
-          options={MOULDS}
+          options={part.kind === 'tube' ? MOULDS : BODY_MOULDS}
           value={draft.mould}
           onChange={(mould) => change({ mould })}
           onClear={() => change({ mould: null })}

@@ -1,4 +1,4 @@
-import type { Count, TubeHome } from '@gentle-burrow/core/facts';
+import type { Count, HomePart } from '@gentle-burrow/core/facts';
 import type { BodyOf } from '@gentle-burrow/core/log';
 import { WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
@@ -76,12 +76,13 @@ export interface LookFaults {
 /** What is wrong with a water line that was read; null when nothing is. */
 export function waterLineFault(
   lineMm: number | null,
-  tube: TubeHome,
+  part: HomePart,
   unit: Preferences['length'],
 ): string | null {
   if (lineMm === null) return null;
+  if (part.kind !== 'tube') return 'Only a tube has a water line. Leave it out.';
   if (lineMm < 0) return 'A water line is measured from the closed end and is never below 0.';
-  const { plugStart } = anatomyOf(tube);
+  const { plugStart } = anatomyOf(part);
   // a reading to the millimetre may reach the plug
   return lineMm > plugStart + 1
     ? `The water line (${lengthText(lineMm, unit)}) lies beyond the plug, which begins at ${lengthText(plugStart, unit)}. Check the reading.`
@@ -93,11 +94,11 @@ export function faultsOf(
   draft: LookDraft,
   now: Date,
   intakeAt: Instant,
-  tube: TubeHome,
+  part: HomePart,
   unit: Preferences['length'],
 ): LookFaults {
   const faults: LookFaults = {};
-  const water = waterLineFault(draft.waterLineMm, tube, unit);
+  const water = waterLineFault(draft.waterLineMm, part, unit);
   if (water) faults.water = water;
   const wrong = dayFault(draft.day, now, { from: intakeAt }, draft.time);
   if (wrong) faults.day = wrong;

@@ -17,7 +17,8 @@ import { AWAITED } from '@/words/stages';
 interface PeacePanelProps {
   peace: Peace;
   outlook: Outlook | null;
-  water: Pick<Reservoir, 'lineErrorMm'>;
+  /** Null where she lives in no tube. */
+  water: Pick<Reservoir, 'lineErrorMm'> | null;
 }
 
 /** The one account of what she has been put through: what was spent, when a look is free, what one would show. */
@@ -60,7 +61,7 @@ export function PeacePanel({ peace, outlook, water }: PeacePanelProps) {
         </Words>
         {next && outlook ? (
           <Words kind="small" soft>
-            {`Would a look now find ${AWAITED[next]}? ${capital(chanceText(outlook.found))}. Her water line is known to ±${lengthText(water.lineErrorMm, units.length)}; reading it makes that smaller.`}
+            {`Would a look now find ${AWAITED[next]}? ${capital(chanceText(outlook.found))}.${water ? ` Her water line is known to ±${lengthText(water.lineErrorMm, units.length)}; reading it makes that smaller.` : ''}`}
           </Words>
         ) : null}
       </Fold>

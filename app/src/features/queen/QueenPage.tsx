@@ -20,7 +20,7 @@ import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { Ahead } from './Ahead';
 import { Contradictions } from './Contradictions';
-import { HerTube } from './HerTube';
+import { HerHome } from './HerHome';
 import { Log } from './Log';
 import { LookActions } from './LookActions';
 import { NoSuchQueen } from './NoSuchQueen';
@@ -135,7 +135,7 @@ function AtAGlance({ shown }: { shown: ShownQueen }) {
           </Words>
         ) : null}
       </View>
-      <HerTube shown={shown} profile={profile} />
+      <HerHome shown={shown} profile={profile} />
     </>
   );
 }

@@ -166,12 +166,12 @@ function TubeCard({
 }: Omit<CardProps, 'id' | 'since'> & { shown: ShownQueen; settled: boolean }) {
   const { facts, view } = shown;
   const { queen } = facts;
-  const { tube } = view;
+  const { part } = view;
   const { value: draft, change, clear } = useDraft<LookDraft>(`look.${queen.id}.new`, EMPTY_LOOK);
   const food = useDraft<FoodDone>(`round-food.${queen.id}`, NO_FOOD);
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const units = usePreferences();
-  const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt, tube, units.length);
+  const faults = faultsOf(draft, new Date(), view.ledger.intake?.at ?? queen.createdAt, part, units.length);
   const touched = faults.all === undefined;
   const keep = useOnce(async (outcome: Outcome) => {
     const now = new Date().toISOString();
@@ -215,10 +215,11 @@ function TubeCard({
             ))}
           </View>
           <LookDrawing
-            tube={tube}
+            part={part}
+            gates={view.housing.parts.find((p) => p.part.id === part.id)?.gates ?? {}}
             profile={profile}
             draft={draft}
-            reckonedMm={view.counsel?.water.lineMm ?? tube.waterLineMm}
+            reckonedMm={view.counsel?.water?.lineMm ?? null}
             stage={stage}
             onStage={choose}
             onChange={change}

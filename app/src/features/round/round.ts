@@ -115,9 +115,11 @@ export function checksFor(row: ShelfRow | undefined, view: QueenView, units: Pre
           `${next === 'firstBatchEnd' ? 'Is the first batch complete' : `Are there ${AWAITED[next]}`}? By now ${chanceText(chance)}.`,
         ]
       : []),
-    ...(view.ledger.wetFront === null ? ['How far is the plug wet? Nobody has noted it.'] : []),
+    ...(view.ledger.wetFront === null && view.part.kind === 'tube'
+      ? ['How far is the plug wet? Nobody has noted it.']
+      : []),
     ...(view.ledger.mould && view.ledger.mould.value !== 'none' ? ['Has the mould spread?'] : []),
-    ...(view.counsel && view.counsel.water.readings < 2
+    ...(view.counsel?.water && view.counsel.water.readings < 2
       ? ['Read the water line: it corrects the reckoning.']
       : []),
   ];

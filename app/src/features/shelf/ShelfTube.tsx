@@ -2,7 +2,8 @@ import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton } from 'react-native-paper';
-import { TubeDrawing } from '@/features/tube/TubeDrawing';
+import { HomePicture } from '@/features/home/HomePicture';
+import { PartDrawing } from '@/features/home/PartDrawing';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
@@ -31,6 +32,15 @@ export function ShelfTube({ row, profile }: ShelfTubeProps) {
   const says = phraseText(row.says, units);
   const name = profile?.name ?? 'Unknown';
   const { id, label } = row.queen;
+  const drawn = {
+    lineMm: row.lineMm,
+    counts: shown(row),
+    queenAtMm: row.queenAtMm,
+    profile,
+    wetFront: row.wetFront,
+    sleeve,
+    empty: row.lost !== null || row.orphans,
+  };
   return (
     <View style={[styles.tube, OFFSCREEN]} onLayout={onLayout}>
       <Go
@@ -54,17 +64,15 @@ export function ShelfTube({ row, profile }: ShelfTubeProps) {
           )}
         </View>
         <View style={row.lost ? styles.lost : null} aria-hidden>
-          <TubeDrawing
-            tube={row.tube}
-            width={width}
-            lineMm={row.lineMm}
-            counts={shown(row)}
-            queenAtMm={row.queenAtMm}
-            profile={profile}
-            wetFront={row.wetFront}
-            sleeve={sleeve}
-            empty={row.lost !== null || row.orphans}
-          />
+          {row.home ? (
+            <HomePicture housing={row.home} width={width} hers={drawn} />
+          ) : (
+            <PartDrawing
+              {...drawn}
+              part={row.part}
+              width={row.part.kind === 'tube' ? width : Math.min(width, BODY_PX)}
+            />
+          )}
         </View>
         {resting && row.restUntil ? null : (
           <Words kind={row.pressure === 'rest' ? 'small' : 'body'}>{says}</Words>
@@ -82,6 +90,9 @@ export function ShelfTube({ row, profile }: ShelfTubeProps) {
     </View>
   );
 }
+
+/** What is no tube is drawn no larger than that on the shelf. */
+const BODY_PX = 220;
 
 /** Tubes far down a long shelf are laid out and painted when they come near. */
 const OFFSCREEN = { contentVisibility: 'auto', containIntrinsicSize: 'auto 100px' } as object;

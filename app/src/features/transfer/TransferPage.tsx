@@ -48,14 +48,12 @@ export function TransferPage({ id }: { id: string }) {
       </Screen>
     );
   const { housing } = data.view;
-  const to = housing.move?.to ?? standing(housing).find((p) => p.tube.id !== housing.home)?.tube.id;
+  const to = housing.move?.to ?? standing(housing).find((p) => p.part.id !== housing.home)?.part.id;
   return to ? (
     <Counting shown={data} to={to} />
   ) : (
     <Screen question="Is everyone across?" back={back}>
-      <Words>
-        There is no other tube to bring them into. Set a fresh one up first: “Her home” on her page.
-      </Words>
+      <Words>There is no other home to bring them into. Set one up first: “Her home” on her page.</Words>
       <Button mode="contained" style={styles.left} onPress={() => goInstead(back)}>
         To her page
       </Button>
@@ -139,7 +137,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
           onChange={(next) => change({ explained: next })}
         />
       ) : null}
-      <Tick label="Nobody is left in the old tube" on={empty} onPress={() => change({ empty: !empty })} />
+      <Tick label="Nobody is left in the old one" on={empty} onPress={() => change({ empty: !empty })} />
       <Fault>{tried ? (fault ?? undefined) : undefined}</Fault>
       <Caution>
         <Words kind="small">

@@ -1,9 +1,9 @@
-import type { TubeHome } from '@gentle-burrow/core/facts';
+import type { Divider, TubeHome } from '@gentle-burrow/core/facts';
 import type { Milestone, SpeciesProfile } from '@gentle-burrow/core/species';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { usePreferences } from '@/theme/preferences';
-import { FONTS } from '@/theme/tokens';
+import { FONTS, type Palette } from '@/theme/tokens';
 import { MM_PER_INCH } from '@/ui/units';
 import { anatomyOf, drawnNumber, jitter, PILE_AT, tubeInWords, type Counts } from './anatomy';
 import { Ants } from './Ant';
@@ -104,6 +104,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
         wet={lineMm <= 0.5 ? 0 : (WET_SHARE[wetFront ?? 'right'] ?? 0.72)}
         palette={palette}
       />
+      {tube.divider ? <Wall {...tube.divider} r={a.r} palette={palette} /> : null}
       <Cotton from={a.chamberEnd} to={tube.lengthMm - 0.5} r={a.r - 0.2} wet={0} palette={palette} />
       {wetFront === 'leaking' || wetFront === 'soaked' ? (
         <Puddle from={a.chamberStart} to={a.chamberEnd} r={a.r} palette={palette} />
@@ -174,6 +175,29 @@ export function TubeDrawing(props: TubeDrawingProps) {
       )}
       {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}
     </Svg>
+  );
+}
+
+/** A wall of cotton with a straw through it: what lies beyond is the room in which she is fed. */
+function Wall({ atMm, strawMm, r, palette }: Divider & { r: number; palette: Palette }) {
+  const thick = 4;
+  const from = atMm - thick / 2;
+  // the straw lies on the floor, where she walks
+  const top = r - 0.2 - strawMm;
+  return (
+    <G>
+      <Cotton from={from} to={atMm + thick / 2} r={r - 0.2} wet={0} palette={palette} />
+      <Rect
+        x={from - 1.5}
+        y={top}
+        width={thick + 3}
+        height={strawMm}
+        rx={0.4}
+        fill={palette.glassFill}
+        stroke={palette.glass}
+        strokeWidth={0.4}
+      />
+    </G>
   );
 }
 

@@ -59,6 +59,7 @@ export function tubeInWords(
     `Tube ${sizeText(tube.outsideMm, tube.lengthMm, unit).replace('×', 'by')} ${unit}`,
     `water to ${lengthText(Math.round(lineMm), unit)}`,
     `chamber ${lengthText(Math.round(a.chamberEnd - a.chamberStart), unit)}`,
+    ...(tube.divider ? [`divided at ${lengthText(tube.divider.atMm, unit)}`] : []),
     ...(sleeve ? [`in its sleeve: ${sleeve}`] : []),
     ...(!sleeve && queenAtMm != null ? [`queen at ${lengthText(Math.round(queenAtMm), unit)}`] : []),
     ...(!sleeve && brood ? [brood] : []),

@@ -7,9 +7,9 @@ import Svg, { Line, Rect } from 'react-native-svg';
 import { isUnknown } from '@/data/network';
 import { useQueen, useSpecies, type ShownQueen } from '@/data/queries';
 import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
-import { lensView } from '@/features/queen/HerTube';
+import { lensView } from '@/features/tube/lens';
 import { anatomyOf } from '@/features/tube/anatomy';
-import { TubeDrawing } from '@/features/tube/TubeDrawing';
+import { PartDrawing } from '@/features/home/PartDrawing';
 import { workersText } from '@/features/what-if/WhatIfPanel';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -88,7 +88,8 @@ function LikelyTube({
   const p = useBurrow();
   const [width, onLayout] = useWidth();
   const { view } = shown;
-  const a = anatomyOf(view.tube);
+  const { part } = view;
+  const a = part.kind === 'tube' ? anatomyOf(part) : null;
   const chances = Object.fromEntries(MILESTONES.map((m) => [m, later.inside[m].chance])) as Record<
     Milestone,
     number
@@ -102,11 +103,11 @@ function LikelyTube({
   return (
     <View style={styles.picture} onLayout={onLayout}>
       <View style={[styles.frame, { borderColor: p.moss, backgroundColor: p.sheet }]}>
-        <TubeDrawing
-          tube={view.tube}
+        <PartDrawing
+          part={part}
           width={Math.max(0, width - 4)}
-          view={lensView(a, 2 * a.R + 6, width)}
-          lineMm={view.counsel?.water.lineMm ?? view.tube.waterLineMm}
+          {...(a ? { view: lensView(a, 2 * a.R + 6, width) } : {})}
+          lineMm={view.counsel?.water?.lineMm}
           counts={counts}
           chances={chances}
           queenAtMm={view.ledger.queenSeen?.atMm ?? null}

@@ -7,7 +7,7 @@ import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
 import { hungers } from './food';
 import { calm } from './late';
-import { tubeFault } from './water';
+import { tubeFault } from './tube-fault';
 
 /** Brood was there and is gone: a question of its own, to which "still early" is no answer. */
 export const broodGone: Rule = (c) => {

@@ -1,3 +1,5 @@
+import { bodyFloorMm2 } from '../../facts';
+import { nounOf, openShare, partOf } from '../../housing';
 import { msOf, type CountRange, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { figure } from '../practice';
@@ -56,12 +58,21 @@ export function reached(
   return { state: 'unknown', margin: null };
 }
 
+/** The floor where she lives that is not shut off, mm²: of a tube the lower half of her cell. */
+function openFloorMm2({ part, housing }: Case): number {
+  if (part.kind !== 'tube') {
+    const now = partOf(housing, part.id);
+    return Math.max(1, bodyFloorMm2(part) * (now ? openShare(now) : 1));
+  }
+  const cellMm = part.lengthMm - part.waterLineMm - part.plugs.innerMm - part.plugs.outerMm;
+  return (Math.PI / 2) * part.boreMm * Math.max(1, cellMm);
+}
+
 /** Share of the floor of her cell that the workers take, at least and at most; how a worker is reckoned is a prior. */
 export function floorTaken(c: Case): { low: number; high: number } | null {
   if (!c.workers) return null;
-  const { tube, profile } = c;
-  const cellMm = tube.lengthMm - tube.waterLineMm - tube.plugs.innerMm - tube.plugs.outerMm;
-  const floorMm2 = (Math.PI / 2) * tube.boreMm * Math.max(1, cellMm);
+  const { profile } = c;
+  const floorMm2 = openFloorMm2(c);
   const { low, high } = profile.workerLengthMm.value;
   const need = figure('roomAWorker') * ((low + high) / 2) ** 2;
   const { range } = c.workers;
@@ -80,9 +91,12 @@ export function fullTo(c: Case, share: number): { state: Criterion['state']; mar
 /** "about a third of the floor" as a percentage range, with who says so. */
 export function floorWords(c: Case): Phrase {
   const taken = floorTaken(c);
-  if (!taken) return ['How full the tube is cannot be said.'];
+  const where = c.tube ? 'tube' : 'home';
+  if (!taken) return [`How full the ${where} is cannot be said.`];
   const [a, b] = [Math.round(100 * taken.low), Math.round(100 * taken.high)];
-  return [`Workers take ${a === b ? `about ${a}` : `${a} to ${b}`} % of the floor of her cell.`];
+  return [
+    `Workers take ${a === b ? `about ${a}` : `${a} to ${b}`} % of the floor of her ${c.tube ? 'cell' : nounOf(c.part)}.`,
+  ];
 }
 
 /** Larvae, pupae and a cold season speak against opening anything now. */

@@ -1,4 +1,4 @@
-import { underWay } from '../../housing';
+import { nounOf, underWay } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { freeFrom } from '../disturbance';
@@ -15,7 +15,7 @@ import {
   type SchoolView,
 } from '../verdict';
 import { feedOpensCell, nextFeed } from './food';
-import { tubeFault } from './water';
+import { tubeFault } from './tube-fault';
 
 /** May I look? One answer by the keeper's method, and what the others would say. */
 export const look: Rule = (c) => {
@@ -59,7 +59,7 @@ export const look: Rule = (c) => {
     return verdict({
       ...common,
       answer: 'yes, once',
-      says: ['Her tube needs care. One short look is worth its cost.'],
+      says: [`Her ${nounOf(c.part)} needs care. One short look is worth its cost.`],
       pressure: 'soon',
       asks: [lookAsk(c, c.now)],
     });
@@ -86,9 +86,15 @@ function lookAsk(c: Case, from: Instant): Ask {
   const band = next ? c.ahead?.events[next].band : null;
   const best = latest(from, band?.p50 ?? null) as Instant;
   const last = latest(addDays(from, figure('lookSlackDays')), band?.p90 ?? null) as Instant;
-  return ask(c, 'look', [from, best, last], ['One short look: brood, water line, plug.'], {
-    obligatory: false,
-  });
+  return ask(
+    c,
+    'look',
+    [from, best, last],
+    [c.tube ? 'One short look: brood, water line, plug.' : 'One short look: brood, how moist it is, mould.'],
+    {
+      obligatory: false,
+    },
+  );
 }
 
 function others(c: Case): SchoolView[] {

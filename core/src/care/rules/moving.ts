@@ -1,4 +1,13 @@
-import { partOf, underWay, type Move } from '../../housing';
+import {
+  isShut,
+  linksOf,
+  nounOf,
+  partOf,
+  reachedFrom,
+  underWay,
+  type Move,
+  type PartNow,
+} from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { figure } from '../practice';
@@ -11,7 +20,7 @@ import {
   type Rule,
   type Verdict,
 } from '../verdict';
-import { tubeFault } from './water';
+import { tubeFault } from './tube-fault';
 
 /** How much the old tube presses: nothing does; mould or a low line; no water, or water where she sits. */
 type Haste = 'calm' | 'pressing' | 'dry';
@@ -33,7 +42,8 @@ export const moving: Rule = (c) => {
 function hasteOf(c: Case): Haste {
   const fault = tubeFault(c);
   if (fault?.id === 'plug') return 'dry';
-  const dry = c.water.dryAt.p10;
+  // a home that is watered by hand gives no reason to move
+  const dry = c.water?.dryAt.p10 ?? null;
   const left = dry === null ? Infinity : daysBetween(c.now, dry);
   if (left <= 0) return 'dry';
   return fault || left <= figure('freshHomeLateDays') ? 'pressing' : 'calm';
@@ -55,10 +65,28 @@ function daysOf(step: Step, haste: Haste): number {
   return figure(haste === 'pressing' ? 'mouldPatienceDays' : 'offerDays');
 }
 
+/** What the two homes of a move are called: "the fresh tube" and "her old tube", or "the nest". */
+function namesOf(c: Case, { from, to }: Move): { to: string; from: string; both: string } {
+  const noun = (id: string) => nounOf((partOf(c.housing, id) as PartNow).part);
+  const [old, fresh] = [noun(from), noun(to)];
+  return {
+    to: fresh === 'tube' ? 'fresh tube' : fresh,
+    from: `old ${old}`,
+    both: old === fresh ? `two ${old}s` : `${old} and ${fresh}`,
+  };
+}
+
+/** Only beside it, or tied to nothing from which she could come. */
+const reaches = (c: Case, move: Move): boolean =>
+  linksOf(c.housing, move.to).length > 0 &&
+  (reachedFrom(c.housing, move.from).includes(move.to) ||
+    isShut(c.housing, partOf(c.housing, move.to) as PartNow));
+
 type Said = Pick<Verdict, 'answer' | 'says'> & Partial<Verdict>;
 
 function waiting(c: Case, move: Move): Said {
   const haste = hasteOf(c);
+  const names = namesOf(c, move);
   const aid: Phrase = haste === 'dry' ? [...(tubeFault(c)?.aid ?? ['Her water may be gone.']), ' '] : [];
   const answer =
     { offered: 'not yet', scouts: 'scouts only', partly: 'half way' }[move.stage as 'offered'] ?? 'not yet';
@@ -66,15 +94,17 @@ function waiting(c: Case, move: Move): Said {
     return {
       answer: 'not in the cold',
       says: [
-        'In the cold of winter nobody moves. Leave the fresh tube as it stands, and go on when she wakes.',
+        `In the cold of winter nobody moves. Leave the ${names.to} as it stands, and go on when she wakes.`,
       ],
     };
-  if (!partOf(c.housing, move.to)?.joint && partOf(c.housing, move.from)?.joint?.to !== move.to)
+  if (!reaches(c, move))
     return {
       answer: 'she cannot reach it',
       says: [
         ...aid,
-        'The fresh tube only stands beside hers: she cannot get there. Set the two mouth to mouth, with tape and a small gap for air, narrower than the smallest worker’s head.',
+        names.to === 'fresh tube' && c.tube
+          ? 'The fresh tube only stands beside hers: she cannot get there. Set the two mouth to mouth, with tape and a small gap for air, narrower than the smallest worker’s head.'
+          : `The ${names.to} only stands beside her home: she cannot get there. Join the two, with air but no gap as wide as the smallest worker’s head.`,
       ],
       pressure: haste === 'calm' ? 'soon' : 'now',
       asks: [
@@ -82,20 +112,21 @@ function waiting(c: Case, move: Move): Said {
           c,
           'move-step',
           [c.now, c.now, addDays(c.now, figure('moveStepDays'))],
-          ['Join the fresh tube to hers.'],
+          [`Join the ${names.to} to her home.`],
         ),
       ],
     };
+  if (isShut(c.housing, partOf(c.housing, move.to) as PartNow)) return shut(c, move, haste, aid);
   const { step, since } = stepOf(c, move);
-  const from = latest(since, move.since) as Instant;
+  const from = latest(since, move.since, openSince(c, move)) as Instant;
   const due = addDays(from, daysOf(step, haste));
-  const state = [...aid, ...stateWords(move)];
+  const state = [...aid, ...stateWords(c, move)];
   if (msOf(due) > msOf(c.now))
     return {
       answer,
       says: [
         ...state,
-        ...waitWords(step, since),
+        ...waitWords(step, since, names.from),
         ...phrase` Leave her the time, and judge it again on ${{ date: due }}.`,
       ],
       // what threatens her stays at the head while she is given the time
@@ -103,10 +134,10 @@ function waiting(c: Case, move: Move): Said {
       until: due,
       notice: true,
       asks: stepAsk(c, haste, due, [
-        'Look through the glass who is in the fresh tube; then the next step of her move.',
+        `Look through the glass who is in the ${names.to}; then the next step of her move.`,
       ]),
     };
-  const next = NEXT[step];
+  const next = nextOf(c, move, step);
   // nothing presses: light is the last step, and after it she has all the time there is
   if (haste === 'calm' && step !== 'offer') {
     const again = againAfter(due, figure('offerDays'), c.now);
@@ -114,7 +145,7 @@ function waiting(c: Case, move: Move): Said {
       answer,
       says: [
         ...state,
-        ...phrase` Nothing presses: leave both tubes as they are, and judge it again on ${{ date: again }}.`,
+        ...phrase` Nothing presses: leave both as they are, and judge it again on ${{ date: again }}.`,
       ],
       until: again,
       notice: true,
@@ -130,15 +161,54 @@ function waiting(c: Case, move: Move): Said {
         ...HANDS,
       ],
       pressure: 'now',
-      asks: stepAsk(c, haste, again, ['Bring the rest into the fresh tube.']),
+      asks: stepAsk(c, haste, again, [`Bring the rest into the ${names.to}.`]),
     };
   }
   return {
     answer,
-    says: [...state, ...stepWords(c, next)],
+    says: [...state, ...stepWords(c, next, names)],
     pressure: haste === 'calm' ? 'free' : 'now',
     notice: true,
-    asks: stepAsk(c, haste, c.now, stepWords(c, next)),
+    asks: stepAsk(c, haste, c.now, stepWords(c, next, names)),
+  };
+}
+
+/** Plugs are swapped between two tubes; where one is none, hands come next. */
+function nextOf(c: Case, move: Move, step: Step): Step | null {
+  const next = NEXT[step];
+  const tubes = [move.from, move.to].every((id) => partOf(c.housing, id)?.part.kind === 'tube');
+  return next === 'swap' && !tubes ? 'by-hand' : next;
+}
+
+/** A home that was joined and left shut: they settle and feed beside it, then it is opened, and nobody is pushed. */
+function shut(c: Case, move: Move, haste: Haste, aid: Phrase): Said {
+  const { to } = namesOf(c, move);
+  const due = addDays(move.offeredAt, figure('nestShutDays'));
+  const early = haste !== 'calm' || msOf(due) <= msOf(c.now);
+  const open: Phrase = [
+    `Open it now: they find the way by themselves, first scouts, then the rest in days. Do not push, and feed beside the ${to}, not in it.`,
+  ];
+  const says: Phrase = [
+    ...aid,
+    ...phrase`The ${{ word: to }} stands joined and shut since ${{ date: move.offeredAt }}. `,
+  ];
+  if (early)
+    return {
+      answer: 'open it',
+      says: [...says, ...open],
+      pressure: haste === 'calm' ? 'free' : 'now',
+      notice: true,
+      asks: stepAsk(c, haste, c.now, open),
+    };
+  return {
+    answer: 'not opened yet',
+    says: [
+      ...says,
+      ...phrase`Leave it shut, and moist, until they hold the space before it and find food fast; judge it again on ${{ date: due }}.`,
+    ],
+    until: due,
+    notice: true,
+    asks: stepAsk(c, haste, due, open),
   };
 }
 
@@ -153,23 +223,31 @@ function againAfter(first: Instant, everyDays: number, now: Instant): Instant {
   return addDays(first, (Math.floor(past / everyDays) + 1) * everyDays);
 }
 
-function stateWords({ stage, offeredAt, since }: Move): Phrase {
+function stateWords(c: Case, move: Move): Phrase {
+  const { stage, offeredAt, since } = move;
+  const { to, both } = namesOf(c, move);
   switch (stage) {
     case 'scouts':
-      return phrase`Workers have been in the fresh tube since ${{ date: since }}: scouts, which is no move yet.`;
+      return phrase`Workers have been in the ${{ word: to }} since ${{ date: since }}: scouts, which is no move yet.`;
     case 'partly':
-      return phrase`Queen and brood are not together since ${{ date: since }}: leave the way between the two tubes open.`;
+      return phrase`Queen and brood are not together since ${{ date: since }}: leave the way between the ${{ word: both }} open.`;
     default:
-      return phrase`A fresh tube stands joined to hers since ${{ date: offeredAt }}, and nobody was seen to live in it yet.`;
+      return to === 'fresh tube'
+        ? phrase`A fresh tube stands joined to hers since ${{ date: offeredAt }}, and nobody was seen to live in it yet.`
+        : phrase`The ${{ word: to }} stands open to her home since ${{ date: openSince(c, move) }}, and nobody was seen to live in it yet.`;
   }
 }
 
-function waitWords(step: Step, since: Instant): Phrase {
+/** Since when she could walk into it: a door of it may have been opened later than it was joined. */
+const openSince = (c: Case, { to, offeredAt }: Move): Instant =>
+  latest(offeredAt, ...Object.values(partOf(c.housing, to)?.gates ?? {}).map((g) => g.since)) as Instant;
+
+function waitWords(step: Step, since: Instant, old: string): Phrase {
   switch (step) {
     case 'offer':
       return [];
     case 'light':
-      return phrase` Her old tube is lit since ${{ date: since }}.`;
+      return phrase` Her ${{ word: old }} is lit since ${{ date: since }}.`;
     case 'swap':
       return phrase` The plugs were swapped on ${{ date: since }}.`;
     case 'by-hand':
@@ -179,15 +257,15 @@ function waitWords(step: Step, since: Instant): Phrase {
 
 const HANDS = ' Kinds that spray or sting: eyes and skin covered, fresh air, and never tipped out.';
 
-function stepWords(c: Case, next: Step): Phrase {
+function stepWords(c: Case, next: Step, { to, from }: ReturnType<typeof namesOf>): Phrase {
   const many = (c.workers?.range.low ?? 0) >= figure('manyInTube');
   if (next === 'light')
     return [
-      ' Now one step further: keep the fresh tube dark, and uncover the old one to indirect daylight. No lamp and no sun: they cook ants, and flood tubes.',
+      ` Now one step further: keep the ${to} dark, and uncover the ${from} to indirect daylight. No lamp and no sun: they cook ants, and flood tubes.`,
     ];
   if (many)
     return [
-      ' So many are moved only inside a rimmed, ventilated box: open the old tube there beside the fresh, dark one, and feed at once; they walk over in days.',
+      ` So many are moved only inside a rimmed, ventilated box: open the ${from} there beside the dark ${to}, and feed at once; they walk over in days.`,
       HANDS,
     ];
   if (next === 'swap')
@@ -195,7 +273,7 @@ function stepWords(c: Case, next: Step): Phrase {
       ' Now the next step: draw the old cotton with the ants on it out slowly, in a quarter of an hour, and set it against the fresh plug.',
     ];
   return [
-    ' The last step is by hand: the fresh tube and spare dry plugs ready, workers one by one, brood into a cap, the queen last; count that as many come in as went out.',
+    ` The last step is by hand: the ${to}${to === 'fresh tube' ? ' and spare dry plugs' : ''} ready, workers one by one, brood into a cap, the queen last; count that as many come in as went out.`,
     HANDS,
   ];
 }
@@ -205,12 +283,12 @@ function real(c: Case, move: Move): Said {
   if (msOf(due) > msOf(c.now))
     return {
       answer: 'yes',
-      says: phrase`She has moved with her brood. Leave the old tube joined for those who follow; judge it again on ${{ date: due }}.`,
+      says: phrase`She has moved with her brood. Leave the ${{ word: namesOf(c, move).from }} joined for those who follow; judge it again on ${{ date: due }}.`,
       until: due,
       notice: true,
     };
   const says: Phrase = [
-    'She has moved with her brood. Bring the last over by hand, one by one, then plug her new tube and take the old one away.',
+    'She has moved with her brood. Bring the last over by hand, one by one, then close her new home and take the old one away.',
     HANDS,
   ];
   return { answer: 'yes, but for a few', says, pressure: 'free', notice: true, asks: takeAway(c, due, says) };
@@ -218,7 +296,7 @@ function real(c: Case, move: Move): Said {
 
 function finished(c: Case, move: Move): Said {
   const says: Phrase = [
-    'All have moved. Part the two tubes, plug hers, and take the old one away: cleaned, or thrown away where there was mould.',
+    'All have moved. Part the two, close her new home, and take the old one away: cleaned, or thrown away where there was mould.',
   ];
   const late = daysBetween(move.since, c.now) > figure('takeAwayDays');
   return {
@@ -235,7 +313,6 @@ const takeAway = (c: Case, from: Instant, says: Phrase) => [
 ];
 
 function criteriaOf(c: Case, move: Move): Criterion[] {
-  const fresh = partOf(c.housing, move.to);
   const evidence = [move.entryId];
   const other = c.otherWater?.dryAt.p10 ?? null;
   const left = other === null ? Infinity : daysBetween(c.now, other);
@@ -243,9 +320,9 @@ function criteriaOf(c: Case, move: Move): Criterion[] {
     criterion(
       'crossed',
       move.stage === 'real' || move.stage === 'finished' ? 'met' : 'unmet',
-      underWay(move) ? stateWords(move) : phrase`Queen and brood crossed by ${{ date: move.since }}.`,
+      underWay(move) ? stateWords(c, move) : phrase`Queen and brood crossed by ${{ date: move.since }}.`,
       `${COMMON_PRACTICE}: a move is real when brood and queen cross; workers alone are scouts`,
-      { evidence: [...evidence, ...(fresh?.joint ? [fresh.joint.entryId] : [])] },
+      { evidence: [...evidence, ...linksOf(c.housing, move.to).map((l) => l.entryId)] },
     ),
     ...(underWay(move) && left <= figure('freshHomeLateDays')
       ? [

@@ -1,10 +1,19 @@
 import type { NestSchoolId } from '../../facts';
+import { nounOf, openShare, partOf, standing } from '../../housing';
 import { addDays, daysBetween, phrase } from '../../quantity';
 import { countedRange } from '../../words';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { NEST_SCHOOLS, type GrowthSchool } from '../schools';
-import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
+import {
+  ask,
+  COMMON_PRACTICE,
+  criterion,
+  verdict,
+  type Criterion,
+  type Rule,
+  type Verdict,
+} from '../verdict';
 import { hasForagingRoom } from './food';
 import {
   answerOf,
@@ -13,6 +22,7 @@ import {
   beforeWinter,
   coldSeason,
   FLOOR_SOURCE,
+  floorTaken,
   floorWords,
   fullTo,
   reached,
@@ -32,7 +42,7 @@ export const nest: Rule = (c) => {
   const judged = NEST_SCHOOLS.map((s) => judge(c, s));
   const mine = (judged.find((j) => j.school.id === c.nestSchool) ?? judged[0]) as Judged<NestSchoolId>;
   const packed = fullTo(c, figure('tubePackedShare')).state === 'met';
-  const many = range.low >= figure('manyInTube');
+  const many = c.tube !== null && range.low >= figure('manyInTube');
   const common = {
     id: 'nest',
     question: 'Is it time for a nest?',
@@ -40,6 +50,14 @@ export const nest: Rule = (c) => {
     criteria: [asCriterion(mine), ...against(c, packed)],
     others: judged.filter((j) => j !== mine).map(asView),
   } as const;
+  if (c.part.kind === 'nest') return inNest(c, common, packed);
+  const ready = standing(c.housing).find((p) => p.part.kind === 'nest');
+  if (ready && !c.wintering)
+    return verdict({
+      ...common,
+      answer: 'one stands ready',
+      says: ['A nest stands ready for them: what is next is told with their move.'],
+    });
   if (c.wintering || (coldSeason(c) && !packed && !many))
     return verdict({
       ...common,
@@ -77,7 +95,7 @@ export const nest: Rule = (c) => {
     const says = ['It is time for a nest, as small as will do. ', PREPARED];
     return verdict({
       ...common,
-      answer: packed ? 'yes, the tube is packed' : 'yes',
+      answer: packed ? `yes, the ${nounOf(c.part)} is packed` : 'yes',
       says,
       pressure: 'soon',
       asks: [
@@ -108,6 +126,51 @@ export const nest: Rule = (c) => {
   });
 };
 
+/** As large as they need it and no larger: rooms are opened and shut with the colony. */
+function inNest(
+  c: Case,
+  common: Pick<Verdict, 'id' | 'school' | 'criteria' | 'others'>,
+  packed: boolean,
+): Verdict {
+  const now = partOf(c.housing, c.part.id);
+  const rooms = c.part.kind === 'tube' ? 1 : c.part.rooms;
+  const shut = now !== undefined && openShare(now) < 1;
+  const said = { ...common, question: 'Is her nest large enough?', answer: 'she has one' };
+  if (packed && !c.wintering)
+    return verdict({
+      ...said,
+      answer: 'too small',
+      says: [
+        shut
+          ? 'Open one more room: they fill those that are open. '
+          : 'They fill the nest: join another to it, or a larger one, with room for the next season and no more. ',
+        ...floorWords(c),
+      ],
+      pressure: 'soon',
+      asks: [
+        ask(
+          c,
+          'nest',
+          [c.now, addDays(c.now, figure('nestBestDays')), addDays(c.now, figure('nestSlackDays'))],
+          [shut ? 'Open one more room of the nest.' : 'Join another nest.'],
+          { obligatory: false },
+        ),
+      ],
+    });
+  const empty = floorTaken(c)?.high ?? 1;
+  if (empty < figure('nestEmptyShare'))
+    return verdict({
+      ...said,
+      says: [
+        `The nest is too large for so few: they foul what they do not use. ${rooms > 1 ? 'Shut all rooms but one or two.' : 'A smaller one would do.'} `,
+        ...floorWords(c),
+      ],
+      pressure: 'free',
+      notice: true,
+    });
+  return verdict({ ...said, says: ['They live in a nest. ', ...floorWords(c)] });
+}
+
 const isLarge = ({ profile }: Case): boolean => profile.workerLengthMm.value.high > figure('largeWorkerMm');
 
 function judge(c: Case, school: GrowthSchool<NestSchoolId>): Judged<NestSchoolId> {
@@ -136,7 +199,7 @@ function judge(c: Case, school: GrowthSchool<NestSchoolId>): Judged<NestSchoolId
         prior: FLOOR_SOURCE,
       };
     case 'as-late-as-possible': {
-      const dry = c.water.dryAt.p10;
+      const dry = c.water?.dryAt.p10 ?? null;
       const days = dry === null ? null : daysBetween(c.now, dry);
       const worn =
         (days !== null && days <= figure('freshHomeEarlyDays')) || c.known.mould?.value === 'near-brood';
@@ -147,8 +210,8 @@ function judge(c: Case, school: GrowthSchool<NestSchoolId>): Judged<NestSchoolId
         state: worn ? 'met' : full.state,
         margin: full.margin,
         says: worn
-          ? ['Her tube is running dry, or fouling.']
-          : [...floorWords(c), ' Her tube is neither dry nor dirty.'],
+          ? [`Her ${nounOf(c.part)} is running dry, or fouling.`]
+          : [...floorWords(c), ` Her ${nounOf(c.part)} is neither dry nor dirty.`],
       };
     }
     case 'first-major': {

@@ -6,7 +6,7 @@ import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { capital } from './expect';
 import { hungers } from './food';
-import { tubeFault } from './water';
+import { tubeFault } from './tube-fault';
 
 export const SILENCE_CAUSES = [
   'early',

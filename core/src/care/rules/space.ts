@@ -1,11 +1,12 @@
 import type { SpaceSchoolId } from '../../facts';
+import { isShut, nounOf, standing } from '../../housing';
 import { addDays, daysBetween, msOf, phrase } from '../../quantity';
 import { countedRange } from '../../words';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { SPACE_SCHOOLS, type GrowthSchool } from '../schools';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
-import { hasForagingRoom } from './food';
+import { hasForagingRoom, isRoom } from './food';
 import {
   answerOf,
   asCriterion,
@@ -20,8 +21,8 @@ import {
 } from './growth';
 
 const QUESTION = 'Is it time for a foraging space?';
-const SAFETY =
-  'Small, with a vented lid and a tested barrier; the tube stays her home, its mouth narrowed. No gap wider than a worker’s head.';
+const safety = ({ part }: Case): string =>
+  `Small, with a vented lid and a tested barrier; the ${nounOf(part)} stays her home, its mouth narrowed. No gap wider than a worker’s head.`;
 
 /** Is it time for a foraging space? Every method side by side. */
 export const space: Rule = (c) => {
@@ -44,8 +45,13 @@ export const space: Rule = (c) => {
     return verdict({
       ...common,
       answer: 'she has one',
-      says: ['Food has been put into a room of its own: nothing more is needed for now.'],
+      says: [
+        c.tube?.divider
+          ? 'Her tube is divided: feed her in the outer room.'
+          : 'She has a room to eat in: nothing more is needed for now.',
+      ],
     });
+  const shut = standing(c.housing).find((p) => isRoom(p) && isShut(c.housing, p));
   if (c.wintering || (coldSeason(c) && !must))
     return verdict({
       ...common,
@@ -56,10 +62,12 @@ export const space: Rule = (c) => {
   if (mine.state === 'met' || full) {
     const from = must ? addDays(c.known.intake?.at ?? c.now, figure('roomFromDays')) : c.now;
     const says = [
-      must
-        ? 'She must eat while she founds, so she needs a small room to eat in from the start: a divided tube or a small joined chamber. '
-        : 'Give a small foraging space. ',
-      SAFETY,
+      shut
+        ? `Her ${nounOf(shut.part)} stands joined, and the way into it is shut: open it. `
+        : must
+          ? 'She must eat while she founds, so she needs a small room to eat in from the start: a divided tube or a small joined chamber. '
+          : 'Give a small foraging space. ',
+      safety(c),
     ];
     const open = msOf(from) <= msOf(c.now);
     return verdict({

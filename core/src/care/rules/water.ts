@@ -1,6 +1,6 @@
 import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
-import { underWay } from '../../housing';
-import type { Case } from '../case';
+import { nounOf, partOf, underWay } from '../../housing';
+import { livesInTube, type Case, type InTube } from '../case';
 import { figure } from '../practice';
 import {
   ask,
@@ -12,25 +12,21 @@ import {
   type Ask,
   type Criterion,
   type Rule,
+  type Verdict,
 } from '../verdict';
-
-/** A fault seen in her tube that is acted on whatever the method of looking says. */
-interface Fault {
-  id: 'plug' | 'mould';
-  task: 'plug' | 'fresh-home';
-  answer: string;
-  /** What it is, and what helps at once. */
-  aid: Phrase;
-  /** The same, and that a fresh tube is offered. */
-  says: Phrase;
-  entryId: string;
-  /** Nothing but a fresh tube mends it. */
-  needsFresh?: boolean;
-}
+import { mould, tubeFault } from './tube-fault';
+import { inBody, wateringAsks } from './watering';
 
 /** Does her tube hold? Water for how long, and the faults seen in plug and cell. */
 export const water: Rule = (c) => {
   if (c.life === 'gone') return null;
+  if (!livesInTube(c)) return inBody(c);
+  const told = inTube(c);
+  // what else is wetted for her, a nest that is made ready or a drinker, is watered beside it
+  return { ...told, asks: [...told.asks, ...wateringAsks(c)] };
+};
+
+function inTube(c: InTube): Verdict {
   const { dryAt } = c.water;
   const dry = dryAt.p10;
   const daysLeft = dry === null ? null : daysBetween(c.now, dry);
@@ -50,8 +46,8 @@ export const water: Rule = (c) => {
         ? fault.answer
         : daysLeft !== null && daysLeft <= 0
           ? 'it may be dry'
-          : 'a fresh tube stands ready',
-      says: [...(fault?.aid ?? range(c)), ' A fresh tube stands ready for her.'],
+          : `${other(c)} stands ready`,
+      says: [...(fault?.aid ?? range(c)), ` ${capital(other(c))} stands ready for her.`],
       asks: reading,
     });
   if (fault)
@@ -135,10 +131,18 @@ export const water: Rule = (c) => {
     until: fresh[0]?.notBefore ?? null,
     asks: fresh,
   });
-};
+}
+
+/** What she is moving into. */
+function other({ housing, move }: InTube): string {
+  const to = move ? partOf(housing, move.to) : undefined;
+  return to && to.part.kind !== 'tube' ? `a ${nounOf(to.part)}` : 'a fresh tube';
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A fresh tube is begun weeks before the line may end. */
-function freshHome(c: Case): Ask[] {
+function freshHome(c: InTube): Ask[] {
   const dry = c.water.dryAt.p10;
   if (dry === null) return [];
   const [early, late] = [figure('freshHomeEarlyDays'), figure('freshHomeLateDays')];
@@ -159,7 +163,7 @@ function freshHome(c: Case): Ask[] {
 const READ_FIRST = ' Read her water line first: it may tell that there is time.';
 
 /** A line that nobody has read for weeks, and on which much hangs, is read: that costs her nothing. */
-function readFirst(c: Case): Ask[] {
+function readFirst(c: InTube): Ask[] {
   const { p10, p90 } = c.water.dryAt;
   const read = c.known.waterReadings.at(-1)?.at ?? c.tube.setUpAt;
   const unread = daysBetween(read, c.now) > figure('lineUnreadDays');
@@ -170,7 +174,7 @@ function readFirst(c: Case): Ask[] {
   ];
 }
 
-function range(c: Case): Phrase {
+function range(c: InTube): Phrase {
   const { p10, p90 } = c.water.dryAt;
   if (!p10) return ['Water for years at this warmth and humidity.'];
   const from = msOf(p10) <= msOf(c.now);
@@ -183,7 +187,7 @@ function range(c: Case): Phrase {
     : phrase`Water at least until ${{ date: p10 }}.`;
 }
 
-function supply(c: Case, daysLeft: number | null): Criterion {
+function supply(c: InTube, daysLeft: number | null): Criterion {
   const late = figure('freshHomeLateDays');
   const { readings } = c.water;
   return criterion(
@@ -196,70 +200,6 @@ function supply(c: Case, daysLeft: number | null): Criterion {
     { margin: daysLeft === null ? null : { value: daysLeft - late, unit: 'days' } },
   );
 }
-
-/** What in her tube is acted on now; null when nothing is. */
-export function tubeFault({ known, now }: Case): Fault | null {
-  const front = known.wetFront;
-  if (front?.value === 'leaking')
-    return {
-      id: 'plug',
-      task: 'plug',
-      answer: 'no: it leaks',
-      ...told(
-        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.',
-        ' Offer a dry, fresh tube now.',
-      ),
-      entryId: front.entryId,
-      needsFresh: true,
-    };
-  if (front?.value === 'dry')
-    return {
-      id: 'plug',
-      task: 'plug',
-      answer: 'no: the plug is dry',
-      ...told(
-        'The inner plug has gone dry: she has no water. Tap the water against it, gently.',
-        ' If it stays dry, offer a fresh tube now.',
-      ),
-      entryId: front.entryId,
-    };
-  if (front?.value === 'soaked')
-    return {
-      id: 'plug',
-      task: 'plug',
-      answer: 'no: the plug is soaked',
-      aid: [SOAKED, MOP],
-      says: [SOAKED, ' Is the floor wet? Then offer a dry, fresh tube now.', MOP],
-      entryId: front.entryId,
-    };
-  const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
-  if (mouldNear) {
-    const patience = figure('mouldPatienceDays');
-    const turn = addDays(mouldNear.since, patience);
-    const waited = daysBetween(mouldNear.since, now) >= patience;
-    return {
-      id: 'mould',
-      task: 'fresh-home',
-      answer: 'no: mould near the brood',
-      aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
-      says: waited
-        ? [
-            'Mould has stood near the brood for more than a week. If she has not moved into the fresh tube by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.',
-          ]
-        : phrase`Mould grows toward the brood. Offer a fresh tube beside the old one now, dark and moist, with a small gap for air. Judge it again on ${{ date: turn }}.`,
-      entryId: mouldNear.entryId,
-    };
-  }
-  return null;
-}
-
-const SOAKED = 'The inner plug is soaked through: she may drown.';
-const MOP = ' Where it can be mopped dry without chasing her, mop it and watch.';
-
-const told = (aid: string, offer: string): Pick<Fault, 'aid' | 'says'> => ({
-  aid: [aid],
-  says: [aid, offer],
-});
 
 function plug(c: Case): Criterion[] {
   const front = c.known.wetFront;
@@ -288,25 +228,8 @@ function plug(c: Case): Criterion[] {
   ];
 }
 
-function mould(c: Case): Criterion[] {
-  const { mould: seen } = c.known;
-  if (!seen || seen.value === 'none') return [];
-  const near = seen.value === 'near-brood';
-  return [
-    criterion(
-      'mould',
-      near ? 'unmet' : 'met',
-      near
-        ? phrase`Mould near the brood since ${{ date: seen.since }}.`
-        : ['A speck of mould on the far plug is watched, not acted on.'],
-      COMMON_PRACTICE,
-      { evidence: [seen.entryId] },
-    ),
-  ];
-}
-
 /** A line that falls far faster than vapour can leave leaks; one that stands still feeds no plug. */
-function pace(c: Case): Criterion[] {
+function pace(c: InTube): Criterion[] {
   const { pace: read } = c.water;
   // in the cold next to nothing leaves, and an error of reading is many times that
   if (!read || c.wintering) return [];
@@ -333,7 +256,7 @@ function pace(c: Case): Criterion[] {
 }
 
 /** A line cannot rise by itself. */
-function rise({ known, tube }: Case): Criterion[] {
+function rise({ known, tube }: InTube): Criterion[] {
   const [last, before] = [known.waterReadings.at(-1), known.waterReadings.at(-2)];
   const earlier = before ?? { mm: tube.waterLineMm, entryId: null };
   if (!last || last.mm - earlier.mm <= figure('lineRoseMm')) return [];

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, isSome, latest, msOf, phrase, type Phrase } from '../../quantity';
 import { WINTER_TEMP_C, type Winter } from '../../season';
 import { listed, MILESTONE_WORDS } from '../../words';
-import { underWay } from '../../housing';
+import { nounOf, underWay } from '../../housing';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import {
@@ -177,7 +177,7 @@ function broodCriterion(c: Case): Criterion[] {
 
 /** When her water would be gone, given that the cold saves water. */
 function lastsInTheCold(c: Case, w: Winter): boolean {
-  const dry = c.water.dryAt.p10;
+  const dry = c.water?.dryAt.p10 ?? null;
   if (dry === null) return true;
   const left = daysBetween(c.now, dry) * (c.wintering ? 1 : figure('coldSavesWater'));
   return left >= daysBetween(c.now, w.wakeBy);
@@ -188,9 +188,11 @@ function waterCriterion(c: Case, w: Winter): Criterion {
   return criterion(
     'water',
     lasts ? 'met' : 'unmet',
-    lasts
-      ? ['Her water lasts the winter, as far as it can be reckoned.']
-      : ['Her water may not last the winter: a fresh tube before the cold.'],
+    c.tube === null
+      ? [`Her ${nounOf(c.part)} is watered by hand in winter too, less often.`]
+      : lasts
+        ? ['Her water lasts the winter, as far as it can be reckoned.']
+        : ['Her water may not last the winter: a fresh tube before the cold.'],
     `reckoned; that the cold saves water by so much is ${OWN_PRIOR}`,
   );
 }

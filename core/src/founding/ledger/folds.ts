@@ -139,8 +139,12 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
   home(one, entry, observations) {
     const { change } = entry;
     if (change.what === 'set-up') one.elsewhere[change.part.id] = unseenTube();
-    if (change.what !== 'moved-in') return;
+    if (change.what !== 'moved-in' && change.what !== 'cleaned') return;
     const id = tubeKey(one, change.partId);
+    if (change.what === 'cleaned') {
+      (id === one.livesIn ? one : (one.elsewhere[id] ??= unseenTube())).mould = null;
+      return;
+    }
     if (change.queen === true && id !== one.livesIn) livesNowIn(one, id);
     if (change.tally) observe(one, entry, talliedCounts(change.tally), undefined, observations);
     if (change.waterLineMm === undefined) return;

@@ -2,38 +2,76 @@ import { z } from 'zod';
 import {
   BROOD_THERE,
   COVERS,
+  dividerSchema,
+  GATES,
   idSchema,
   instantSchema,
   JOINTS,
+  MOISTURES,
   MOVED_HOW,
+  partSchema,
+  PURPOSES,
   TAKEN_TO,
   TALLIED,
-  TUBE_PURPOSES,
-  tubePartSchema,
   WORKERS_THERE,
 } from '../../facts';
 import { mm, noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
-/** An air gap of a joint; none is never airtight, for cotton lets air through. */
-const gapMm = mm('The gap at the joint', 0, 10);
+/** A port by its place in the part, a tube's mouth, or the floor on which another part lies open. */
+const portName = z
+  .string()
+  .regex(/^(mouth|floor|port-\d{1,2})$/, 'The port is not known. Choose one of the part.');
 
-/** A finished tube was set beside hers, or joined to it mouth to mouth. */
+/** How a part is joined: what is not said is its next free port, and the part where she lives. */
+const joint = {
+  by: z.enum(JOINTS),
+  port: portName.optional(),
+  toId: idSchema.optional(),
+  toPort: portName.optional(),
+  /** None is never airtight: cotton lets air through. */
+  gapMm: mm('The gap at the joint', 0, 10).optional(),
+  /** Of a pipe. */
+  lengthMm: mm('The length of the pipe', 1, 5000).optional(),
+};
+
+/** A finished part was set beside hers, or joined to it. */
 const setUp = z.object({
   what: z.literal('set-up'),
-  part: tubePartSchema,
-  purpose: z.enum(TUBE_PURPOSES).default('move'),
-  by: z.enum(JOINTS),
-  gapMm: gapMm.optional(),
+  part: partSchema,
+  purpose: z.enum(PURPOSES).default('move'),
+  ...joint,
+  /** Made ready and joined, and the way into it still shut. */
+  shut: z.boolean().optional(),
 });
 
-/** A tube that stood beside was joined, or joined in another way. */
-const joined = z.object({
-  what: z.literal('joined'),
+/** A part that stood beside was joined, or joined in another way. */
+const joined = z.object({ what: z.literal('joined'), partId: idSchema, ...joint });
+
+const parted = z.object({ what: z.literal('parted'), partId: idSchema });
+
+/** A port, or a room, was opened, plugged or shut. */
+const gate = z.object({
+  what: z.literal('gate'),
   partId: idSchema,
-  by: z.enum(JOINTS),
-  gapMm: gapMm.optional(),
+  gate: z
+    .string()
+    .regex(/^(mouth|port-\d{1,2}|room-\d{1,2})$/, 'The door is not known. Choose one of the part.'),
+  state: z.enum(GATES),
 });
+
+/** A wall with a straw was set into a tube, or taken out of it. */
+const divided = z.object({ what: z.literal('divided'), partId: idSchema, divider: dividerSchema.nullable() });
+
+/** Its water was filled up, or its stone wetted; and how wet it was before. */
+const watered = z.object({
+  what: z.literal('watered'),
+  partId: idSchema,
+  ml: z.number().min(0.1, 'Less water than 0.1 ml is none. Check the figure.').max(5000).optional(),
+  was: z.enum(MOISTURES).optional(),
+});
+
+const cleaned = z.object({ what: z.literal('cleaned'), partId: idSchema });
 
 const covered = z.object({ what: z.literal('covered'), partId: idSchema, cover: z.enum(COVERS) });
 
@@ -69,12 +107,24 @@ const takenAway = z.object({
   to: z.enum(TAKEN_TO),
 });
 
-const changeSchema = z.discriminatedUnion('what', [setUp, joined, covered, movedIn, takenAway], {
+const CHANGES = [
+  setUp,
+  joined,
+  parted,
+  gate,
+  divided,
+  watered,
+  cleaned,
+  covered,
+  movedIn,
+  takenAway,
+] as const;
+const changeSchema = z.discriminatedUnion('what', CHANGES, {
   error: 'What was changed at her home is missing. Choose what was done.',
 });
 export type HomeChange = z.infer<typeof changeSchema>;
 
-/** Her home changed: a tube more, a joint, light, who is where, a tube less. */
+/** Her home changed: a part more, a joint, a door, water, light, who is where, a part less. */
 export const homeSchema = z.object({
   kind: z.literal('home'),
   at: instantSchema,
@@ -85,7 +135,10 @@ export const homeSchema = z.object({
 export const home = defineKind({
   kind: 'home',
   schema: homeSchema,
-  disturbs: ({ change }) =>
-    change.what !== 'moved-in' ? 'beside' : change.how === 'by-themselves' ? null : 'by-hand',
+  disturbs: ({ change }) => {
+    if (change.what === 'moved-in') return change.how === 'by-themselves' ? null : 'by-hand';
+    // a wall is set into the tube itself
+    return change.what === 'divided' ? 'look' : 'beside';
+  },
   refersTo: () => ({}),
 });

@@ -35,6 +35,12 @@ export interface DemoQueen extends Truth {
   moved?: [day: number, to: DemoPlace];
   /** Days after intake on which a fresh tube was joined to hers; she has not moved into it yet. */
   fresh?: number;
+  /** She founds in a cell of aerated concrete; days between its waterings. */
+  wateredEvery?: number;
+  /** Days after intake on which a wall with a straw was set into her tube. */
+  wall?: number;
+  /** Days after intake on which a foraging space was joined to her tube by a pipe. */
+  space?: number;
   signs?: [day: number, sign: Partial<Omit<BodyOf<'sign'>, 'kind' | 'at'>>];
 }
 
@@ -89,6 +95,22 @@ export const QUEENS: DemoQueen[] = [
     notes: [[35, 'All eggs and larvae gone. I looked far too often. Drawer stays shut now.']],
   },
   {
+    label: 'T4',
+    batch: 'Brickfield Lane, warm evening',
+    species: 'tetramorium-immigrans',
+    place: 'drawer',
+    tempC: 24,
+    takenIn: 29,
+    found: 'walking',
+    where: 'Brickfield Lane, paving by the pump',
+    laysAfter: 7,
+    slow: 1,
+    eggs: 8,
+    looks: { first: 12, every: 12 },
+    wateredEvery: 3,
+    notes: [[0, 'No tube left that evening: the little cell has to do.']],
+  },
+  {
     label: 'V1',
     batch: 'Thistle Quarry',
     species: 'camponotus-vagus',
@@ -137,7 +159,8 @@ export const QUEENS: DemoQueen[] = [
     waterLineMm: 70,
     looks: { first: 8, every: 9 },
     feedEvery: 3,
-    notes: [[2, 'Divider in, feeding room at the mouth. Gloves on: she stings.']],
+    wall: 2,
+    notes: [[2, 'Feeding room at the mouth. Gloves on: she stings.']],
   },
   {
     label: 'S1',
@@ -170,6 +193,7 @@ export const QUEENS: DemoQueen[] = [
     looks: { first: 10, every: 10 },
     feedEvery: 8,
     waterLineMm: 62,
+    space: 24,
   },
   {
     label: 'C1',

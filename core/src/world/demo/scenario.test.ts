@@ -24,7 +24,7 @@ function shelves(today: Date) {
     const places = valueOf(facts, 'place');
     const one = {
       queen,
-      tube: valueOf(facts, 'home').find((h) => h.id === queen.homeId),
+      home: valueOf(facts, 'home').find((h) => h.id === queen.homeId),
       place: places.find((p) => p.id === placeIdNow(queen, mine)),
       places,
       entries: mine,
@@ -57,6 +57,11 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
   expect(all.filter((a) => a.view.ledger.health?.quarantineUntil)).toHaveLength(1);
   expect(all.filter((a) => a.view.ledger.moves.length > 0)).toHaveLength(1);
   expect(all.filter((a) => a.view.housing.move !== null)).toHaveLength(1);
+  // a cell that is watered by hand, a foraging space, a divided tube
+  expect(all.filter((a) => a.view.part.kind === 'cell')).toHaveLength(1);
+  expect(all.filter((a) => a.view.housing.links.some((l) => l.by === 'pipe'))).toHaveLength(1);
+  expect(all.filter((a) => a.view.part.kind === 'tube' && a.view.part.divider)).toHaveLength(1);
+  expect(all.flatMap((a) => a.view.housing.faults)).toEqual([]);
   expect(all.filter((a) => a.view.ledger.broodLost.length > 0)).toHaveLength(1);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
   const rows = all.map((a) => a.row).sort(byUrgency);

@@ -1,5 +1,6 @@
-import { DEFAULT_SETTINGS, type Place, type Spot, type TubeHome } from '../../facts';
-import type { Entry, EntryBody } from '../../log';
+import { DEFAULT_SETTINGS, type HomePart, type Place, type Spot } from '../../facts';
+import { firstBody, usualBody } from '../../housing';
+import type { BodyOf, Entry, EntryBody, HomeChange } from '../../log';
 import { addDays, uniformStream, type Instant } from '../../quantity';
 import type { Fact } from '../../records';
 import { growingHemisphere } from '../../season';
@@ -78,35 +79,41 @@ function queenFacts(
 ): Fact[] {
   const place = places[q.place];
   const settled = evening(addDays(now, -q.takenIn), 0);
-  const tube: TubeHome = {
-    ...TUBES[q.tube ?? 'middling'],
-    ...(q.waterLineMm ? { waterLineMm: q.waterLineMm } : {}),
-    id: newId(settled),
-    kind: 'tube',
-    end: 'round',
-    setUpAt: settled,
-  };
+  const home = firstHome(q, settled, newId);
   const queen = {
     id: newId(settled),
     label: q.label,
     batch: q.batch,
-    homeId: tube.id,
+    homeId: home.id,
     placeId: place.id,
     lookingSchool: q.school ?? null,
     createdAt: settled,
   };
   const bodies = [
     intake(q, settled),
-    ...looks(q, tube, place, settled, random),
+    ...looks(q, home, place, settled, random),
     ...feeds(q, settled),
     ...others(q, settled, places),
-    ...freshTube(q, settled, newId),
+    ...changes(q, home, settled, newId),
   ].filter((b) => b.at <= now);
   const entries = bodies.map((b): Fact => {
     const value = { ...b, id: newId(b.at), queenId: queen.id, loggedAt: b.at } as Entry;
     return { fact: 'entry', value };
   });
-  return [{ fact: 'home', value: tube }, { fact: 'queen', value: queen }, ...entries];
+  return [{ fact: 'home', value: home }, { fact: 'queen', value: queen }, ...entries];
+}
+
+function firstHome(q: DemoQueen, settled: Instant, newId: NewId): HomePart {
+  const id = newId(settled);
+  if (q.wateredEvery) return { ...firstBody(id, 'cell'), setUpAt: settled };
+  return {
+    ...TUBES[q.tube ?? 'middling'],
+    ...(q.waterLineMm ? { waterLineMm: q.waterLineMm } : {}),
+    id,
+    kind: 'tube',
+    end: 'round',
+    setUpAt: settled,
+  };
 }
 
 /** The keeper's hour: some days after, at nine in the evening or so. */
@@ -136,7 +143,7 @@ function intake(q: DemoQueen, at: Instant): EntryBody {
 
 function looks(
   q: DemoQueen,
-  tube: TubeHome,
+  home: HomePart,
   place: Place,
   settled: Instant,
   random: () => number,
@@ -146,22 +153,35 @@ function looks(
   for (let day = q.looks.first; day < q.takenIn; day += q.looks.every) {
     if (q.died !== undefined && day >= q.died) break;
     const brood = broodOn(q, day);
-    const chamberStart = tube.waterLineMm + tube.plugs.innerMm;
     bodies.push({
       kind: 'look',
       at: evening(settled, day),
       queen: 'seen',
-      queenAtMm: Math.round(chamberStart + 6 + random() * 14),
       eggs: seenAs(brood.eggs, random),
       larvae: seenAs(brood.larvae, random),
       pupae: seenAs(brood.pupae, random),
       workers: seenAs(brood.workers + (q.workersAtIntake ?? 0), random),
-      waterLineMm: Math.round(Math.max(4, tube.waterLineMm - lossMmPerDay * day)),
-      wetFront: 'right',
+      ...inTube(home, day, random, lossMmPerDay),
       mould: q.mould && day > 15 ? q.mould : 'none',
     });
   }
   return bodies;
+}
+
+/** What only a tube shows: where she sits, its water line, how far its plug is wet. */
+function inTube(
+  home: HomePart,
+  day: number,
+  random: () => number,
+  lossMmPerDay: number,
+): Partial<BodyOf<'look'>> {
+  const share = random();
+  if (home.kind !== 'tube') return {};
+  return {
+    queenAtMm: Math.round(home.waterLineMm + home.plugs.innerMm + 6 + share * 14),
+    waterLineMm: Math.round(Math.max(4, home.waterLineMm - lossMmPerDay * day)),
+    wetFront: 'right',
+  };
 }
 
 /** Few are counted; many are given as a range. */
@@ -193,11 +213,39 @@ function daysToWorkers(q: DemoQueen): number {
   return day;
 }
 
-function freshTube(q: DemoQueen, settled: Instant, newId: NewId): EntryBody[] {
-  if (q.fresh === undefined) return [];
-  const at = evening(settled, q.fresh);
-  const part = { ...TUBES[q.tube ?? 'middling'], id: newId(at), kind: 'tube', end: 'round' } as const;
-  return [{ kind: 'home', at, change: { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 } }];
+/** What was done at her home since she was taken in. */
+function changes(q: DemoQueen, home: HomePart, settled: Instant, newId: NewId): EntryBody[] {
+  const entryOn = (day: number, change: HomeChange): EntryBody => ({
+    kind: 'home',
+    at: evening(settled, day),
+    change,
+  });
+  const bodies: EntryBody[] = [];
+  if (q.fresh !== undefined) {
+    const id = newId(evening(settled, q.fresh));
+    const part = { ...TUBES[q.tube ?? 'middling'], id, kind: 'tube', end: 'round' } as const;
+    bodies.push(entryOn(q.fresh, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 }));
+  }
+  if (q.space !== undefined) {
+    const part = usualBody(newId(evening(settled, q.space)), 'outworld');
+    bodies.push(
+      entryOn(q.space, { what: 'set-up', part, purpose: 'room', by: 'pipe', gapMm: 0, lengthMm: 60 }),
+    );
+  }
+  if (q.wall !== undefined && home.kind === 'tube') {
+    const divider = { atMm: home.lengthMm - home.plugs.outerMm - 25, strawMm: 4 };
+    bodies.push(entryOn(q.wall, { what: 'divided', partId: home.id, divider }));
+  }
+  for (let day = q.wateredEvery ?? Infinity; day < q.takenIn; day += q.wateredEvery ?? Infinity)
+    bodies.push(
+      entryOn(day, {
+        what: 'watered',
+        partId: home.id,
+        ml: 3,
+        was: day % 4 === 0 ? 'still-wet' : 'right',
+      }),
+    );
+  return bodies;
 }
 
 function others(q: DemoQueen, settled: Instant, places: Record<DemoPlace, Place>): EntryBody[] {

@@ -1,12 +1,22 @@
+import { partOf, reachedFrom, type PartNow } from '../../../housing';
 import { lastMeal } from '../../../founding';
 import { daysBetween } from '../../../quantity';
 import { isWinteringTempC } from '../../../season';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 
-/** Food was put into a room of its own: so there is one. */
-export const hasForagingRoom = ({ known }: Case): boolean =>
-  known.offers.some((o) => o.spot === 'foraging-space' || o.spot === 'outer-room');
+/** A part that is given as more room. */
+export const isRoom = ({ part, purpose }: PartNow): boolean =>
+  purpose === 'room' || (purpose === 'move' && part.kind === 'outworld');
+
+/** A room of its own to eat in: a wall in her tube, a space that she can walk to, or food was put into one. */
+export const hasForagingRoom = ({ known, housing, tube }: Case): boolean =>
+  tube?.divider !== undefined ||
+  known.offers.some((o) => o.spot === 'foraging-space' || o.spot === 'outer-room') ||
+  reachedFrom(housing, housing.home).some((id) => {
+    const part = id === housing.home ? undefined : partOf(housing, id);
+    return part !== undefined && isRoom(part);
+  });
 
 /** In the cold nobody eats. */
 export const isResting = (c: Case): boolean =>

@@ -7,7 +7,7 @@ import { parasite, offerAndWatch, mustEat, firstFeed } from './founding';
 import { founderCriterion } from './reasons';
 import { foodVerdict, CLAUSTRAL_SCHOOLS } from './words';
 
-export { hasForagingRoom, hungers, isResting } from './eating';
+export { hasForagingRoom, hungers, isResting, isRoom } from './eating';
 export { founderCriterion } from './reasons';
 
 /** Does she need food? By her season, then by who eats there, then by what kind of founder she is held to be. */

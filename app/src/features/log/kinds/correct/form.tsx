@@ -1,4 +1,4 @@
-import { queenSchema, tubeMeasuresSchema, type TubeMeasures } from '@gentle-burrow/core/facts';
+import { queenSchema, tubeMeasuresSchema, type TubeHome, type TubeMeasures } from '@gentle-burrow/core/facts';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePlaces, type ShownQueen } from '@/data/queries';
@@ -15,22 +15,31 @@ interface Facts {
   label: string;
   batch: string;
   placeId: string;
-  tube: TubeMeasures;
+  /** Null for a first home that is no tube. */
+  tube: TubeMeasures | null;
 }
 interface Draft {
   was: Facts;
   is: Facts;
 }
 
-function factsOf({ facts: { queen, tube } }: ShownQueen): Facts {
-  const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = tube;
+function factsOf({ facts: { queen, home } }: ShownQueen): Facts {
   return {
     label: queen.label,
     batch: queen.batch,
     placeId: queen.placeId,
-    tube: { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs },
+    tube: home.kind === 'tube' ? measuresOf(home) : null,
   };
 }
+
+const measuresOf = ({ outsideMm, boreMm, lengthMm, end, waterLineMm, plugs }: TubeHome): TubeMeasures => ({
+  outsideMm,
+  boreMm,
+  lengthMm,
+  end,
+  waterLineMm,
+  plugs,
+});
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -58,12 +67,16 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>): ReactNode {
         value={is.placeId}
         onChange={(placeId) => set({ placeId })}
       />
-      <Words kind="smallBold" soft>
-        {shown.view.housing.parts.length > 1
-          ? 'Her first tube, as it was set up'
-          : 'Her tube, as it was set up'}
-      </Words>
-      <TubeNumbers tube={is.tube} onChange={(tube) => set({ tube })} />
+      {is.tube ? (
+        <>
+          <Words kind="smallBold" soft>
+            {shown.view.housing.parts.length > 1
+              ? 'Her first tube, as it was set up'
+              : 'Her tube, as it was set up'}
+          </Words>
+          <TubeNumbers tube={is.tube} onChange={(tube) => set({ tube })} />
+        </>
+      ) : null}
     </View>
   );
 }
@@ -87,7 +100,7 @@ export const correct: KindForm<'correct', Draft> = {
     const trimmed = { ...is, label: is.label.trim(), batch: is.batch.trim() };
     const sound =
       queenSchema.shape.label.safeParse(trimmed.label).success &&
-      tubeMeasuresSchema.safeParse(trimmed.tube).success;
+      (trimmed.tube === null || tubeMeasuresSchema.safeParse(trimmed.tube).success);
     const changed = Object.fromEntries(
       (Object.keys(trimmed) as (keyof Facts)[])
         .filter((key) => !same(was[key], trimmed[key]))

@@ -1,6 +1,6 @@
 import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import type { HomeDraft, What } from './form';
+import type { HomeDraft, What } from './draft';
 
 /** What can go wrong at just this step, for the keeper and for the ants. */
 export function MoveCautions({ what, draft }: { what: What; draft: HomeDraft }) {
@@ -17,12 +17,21 @@ function cautionOf(what: What, { by, cover, how }: HomeDraft): string | null {
     case 'set-up':
     case 'joined':
       return by === 'beside'
-        ? 'A closed tube beside hers is out of her reach: join the two when you want her to move.'
+        ? 'What only stands beside is out of her reach: join the two when you want her to use it.'
         : 'Never airtight: leave a small gap, narrower than the smallest worker’s head. Push glass into glass gently, with gloves and a cloth: it breaks into the hand.';
     case 'covered':
       return cover === 'lit'
         ? 'Indirect daylight only. No lamp and no sun: they cook ants, and the air behind the plug pushes water into her cell.'
         : null;
+    case 'gate':
+    case 'parted':
+      return 'Not while one of them stands in the way: crushed legs and antennae do not grow again.';
+    case 'divided':
+      return 'Wiggle the outer plug first, and they draw back before you open. Stings and spray: eyes and skin covered.';
+    case 'watered':
+      return 'Boiled and cooled, or rested water. Not daily, for too wet brings mould; blunt syringes only, away from children.';
+    case 'cleaned':
+      return 'Only with nobody inside: hot water and soap, then dry it well. Alcohol burns: no flame, fresh air, and nobody back before it has dried.';
     case 'taken-away':
       return 'Look once more that nobody is left in it. Ants that stayed behind are never released. Where there was mould, throw it away or sterilise it.';
     case 'moved-in':

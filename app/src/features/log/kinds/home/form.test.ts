@@ -2,7 +2,8 @@ import { housing } from '@gentle-burrow/core/housing';
 import type { EntryOf, HomeChange } from '@gentle-burrow/core/log';
 import { usualTube } from '@gentle-burrow/core/tube';
 import type { ShownQueen } from '@/data/queries';
-import { home, type HomeDraft } from './form';
+import type { HomeDraft } from './draft';
+import { home } from './form';
 import { home as view } from './view';
 
 const FRESH = '018f0000-0000-7000-8000-0000000000f1';
@@ -19,7 +20,7 @@ function shownWith(changes: HomeChange[], counts: object = {}): ShownQueen {
     change,
   })) as EntryOf<'home'>[];
   return {
-    facts: { tube: first, queen: { id: 'q', label: 'A' } },
+    facts: { home: first, queen: { id: 'q', label: 'A' } },
     view: {
       housing: housing(first, entries),
       ledger: { counts: { eggs: null, larvae: null, pupae: null, workers: null, ...counts } },
@@ -92,10 +93,10 @@ test('a tube from the stock is one less there, and only when it is set up', () =
 });
 
 test('a line of the log names the tube that is meant', () => {
-  const names = { tube: (id: string) => (id === FRESH ? 'the fresh tube' : undefined) };
+  const names = { part: (id: string) => (id === FRESH ? 'the fresh tube' : undefined) };
   const words = (change: HomeChange) => view.words({ kind: 'home', at: '', change }, names);
   expect(words({ what: 'moved-in', partId: FRESH, queen: true, brood: 'some', how: 'by-themselves' })).toBe(
     'in the fresh tube: the queen, some of her brood, by themselves',
   );
-  expect(words({ what: 'covered', partId: FIRST, cover: 'lit' })).toBe('another tube lit by daylight');
+  expect(words({ what: 'covered', partId: FIRST, cover: 'lit' })).toBe('another part lit by daylight');
 });

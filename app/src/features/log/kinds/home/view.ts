@@ -1,14 +1,18 @@
 import {
   BROOD_THERE_WORDS,
   COVER_WORDS,
+  GATE_WORDS,
   JOINT_WORDS,
+  MOISTURE_WORDS,
   MOVED_HOW_WORDS,
   PURPOSE_WORDS,
   TAKEN_TO_WORDS,
   TALLIED_WORDS,
+  WATER_WORDS,
   WORKERS_THERE_WORDS,
 } from '@/words/home';
-import { missing } from '@gentle-burrow/core/housing';
+import { gateName } from '@/features/home/gate-name';
+import { missing, nounOf } from '@gentle-burrow/core/housing';
 import type { HomeChange, Tally } from '@gentle-burrow/core/log';
 import { TALLIED, type Tallied } from '@gentle-burrow/core/vocabulary';
 import { joined, type KindView, type Names } from '../../kind-view';
@@ -24,28 +28,66 @@ function tallyWords({ out, into, explained }: Tally): string {
   return `counted in ${list(came) || 'nobody'}${lost.length > 0 ? `; missing ${list(lost)}` : ''}${explained ? `: ${explained}` : ''}`;
 }
 
+function partWords(part: Extract<HomeChange, { what: 'set-up' }>['part']): string {
+  if (part.kind === 'tube')
+    return joined(`fresh tube ${part.outsideMm} × ${part.lengthMm} mm`, `water at ${part.waterLineMm} mm`);
+  const { name, widthMm, depthMm, water, rooms } = part;
+  return joined(
+    `${name ? `${name}, a ` : ''}${nounOf(part)} ${widthMm} × ${depthMm} mm`,
+    rooms > 1 && `${rooms} rooms`,
+    WATER_WORDS[water],
+  );
+}
+
 function changeWords(change: HomeChange, names: Names): string {
+  const to = (id: string | undefined): string | false =>
+    id !== undefined && `to ${names.part?.(id) ?? 'another part'}`;
   if (change.what === 'set-up') {
-    const { part, purpose, by, gapMm } = change;
+    const { part, purpose, by, gapMm, toId, lengthMm, shut } = change;
     return joined(
-      `fresh tube ${part.outsideMm} × ${part.lengthMm} mm ${PURPOSE_WORDS[purpose]}`,
-      `water at ${part.waterLineMm} mm`,
+      partWords(part),
+      PURPOSE_WORDS[purpose],
       JOINT_WORDS[by],
+      to(toId),
       gap(gapMm),
+      lengthMm !== undefined && `pipe ${lengthMm} mm`,
+      shut && 'the way in still shut',
     );
   }
-  const tube = names.tube?.(change.partId) ?? 'another tube';
+  const part = names.part?.(change.partId) ?? 'another part';
   switch (change.what) {
     case 'joined':
-      return joined(`${tube} joined`, JOINT_WORDS[change.by], gap(change.gapMm));
+      return joined(
+        `${part} joined`,
+        JOINT_WORDS[change.by],
+        to(change.toId),
+        gap(change.gapMm),
+        change.lengthMm !== undefined && `pipe ${change.lengthMm} mm`,
+      );
+    case 'parted':
+      return `${part} parted from what it was joined to`;
+    case 'gate':
+      return `${part}: ${gateName(change.gate)} ${GATE_WORDS[change.state]}`;
+    case 'divided':
+      return change.divider
+        ? `${part}: a wall with a straw at ${change.divider.atMm} mm`
+        : `${part}: the wall taken out`;
+    case 'watered':
+      return joined(
+        `${part} watered`,
+        change.ml !== undefined && `${change.ml} ml`,
+        change.was && `it was ${MOISTURE_WORDS[change.was]}`,
+      );
+    case 'cleaned':
+      return `${part} cleaned`;
     case 'covered':
-      return `${tube} ${COVER_WORDS[change.cover]}`;
+      return `${part} ${COVER_WORDS[change.cover]}`;
     case 'taken-away':
-      return `${tube} taken away, ${TAKEN_TO_WORDS[change.to]}`;
+      return `${part} taken away, ${TAKEN_TO_WORDS[change.to]}`;
     case 'moved-in': {
       const { queen, brood, workers, how, waterLineMm, tally } = change;
       return joined(
-        `in ${tube}: ${
+        `in ${part}: ${
           joined(
             queen === undefined ? null : queen ? 'the queen' : 'not the queen',
             brood && BROOD_THERE_WORDS[brood],

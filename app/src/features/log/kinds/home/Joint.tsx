@@ -1,0 +1,68 @@
+import { partOf, standing, type Housing } from '@gentle-burrow/core/housing';
+import { JOINTS } from '@gentle-burrow/core/vocabulary';
+import { partName } from '@/features/home/part-name';
+import { usePreferences } from '@/theme/preferences';
+import { Choice, optionsOf } from '@/ui/Choice';
+import { NumberField } from '@/ui/fields';
+import { fineFromMm, fromMm, toMm } from '@/ui/units';
+import { capital } from '@/words/capital';
+import { JOINT_WORDS } from '@/words/home';
+import type { HomeDraft } from './draft';
+
+const JOINT_OPTIONS = optionsOf(JOINTS, JOINT_WORDS);
+const FLOORED = ['box', 'outworld', 'dish', 'nest'];
+
+interface JointProps {
+  home: Housing;
+  /** The part that is joined; null for one that is only being set up. */
+  except: string | null;
+  draft: HomeDraft;
+  change(part: Partial<HomeDraft>): void;
+}
+
+/** How a part stands to another, which other, and the gap for air. */
+export function Joint({ home, except, draft, change }: JointProps) {
+  const { length } = usePreferences();
+  const others = standing(home).filter((p) => p.part.id !== except);
+  const to = draft.toId ?? home.home;
+  const floored = FLOORED.includes(partOf(home, to)?.part.kind ?? '');
+  const { by } = draft;
+  return (
+    <>
+      {others.length > 1 ? (
+        <Choice
+          label="Joined to"
+          options={others.map((p) => ({
+            value: p.part.id,
+            label: capital(partName(home, p.part.id) ?? 'part'),
+            ...(p.part.id === home.home ? { hint: 'she lives in it' } : {}),
+          }))}
+          value={to}
+          onChange={(toId) => change({ toId })}
+        />
+      ) : null}
+      <Choice
+        label="How it stands to it"
+        options={JOINT_OPTIONS.filter((o) => o.value !== 'lies-in' || floored)}
+        value={by}
+        onChange={(next) => change({ by: next })}
+      />
+      {by !== null && by !== 'beside' && by !== 'lies-in' ? (
+        <NumberField
+          label="Air gap at the joint"
+          unit={length}
+          value={draft.gapMm === null ? null : fineFromMm(draft.gapMm, length)}
+          onChange={(v) => change({ gapMm: v === null ? null : toMm(v, length) })}
+        />
+      ) : null}
+      {by === 'pipe' ? (
+        <NumberField
+          label="Length of the pipe"
+          unit={length}
+          value={draft.lengthMm === null ? null : fromMm(draft.lengthMm, length)}
+          onChange={(v) => change({ lengthMm: v === null ? null : toMm(v, length) })}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import { nounOf } from '@gentle-burrow/core/housing';
+import { BODY_KINDS, PURPOSES, type PartKind } from '@gentle-burrow/core/vocabulary';
+import { View } from 'react-native';
+import type { ShownQueen } from '@/data/queries';
+import { BodyDrawing } from '@/features/home/BodyDrawing';
+import { Choice, optionsOf } from '@/ui/Choice';
+import { Tick } from '@/ui/Tick';
+import { useWidth } from '@/ui/useWidth';
+import { capital } from '@/words/capital';
+import { PURPOSE_WORDS } from '@/words/home';
+import { BodyNumbers } from '../../BodyNumbers';
+import { kindChosen, purposeOf, type HomeDraft } from './draft';
+import { FreshTube } from './FreshTube';
+import { Joint } from './Joint';
+
+const KINDS = (['tube', ...BODY_KINDS] as PartKind[]).map((value) => ({
+  value,
+  label: capital(nounOf({ kind: value })),
+}));
+const PURPOSE_OPTIONS = optionsOf(PURPOSES, PURPOSE_WORDS);
+
+interface SetUpProps {
+  shown: ShownQueen;
+  draft: HomeDraft;
+  change(part: Partial<HomeDraft>): void;
+}
+
+/** Something more at her home: what it is, its measures on a drawing, what for, and how it is joined. */
+export function SetUp({ shown, draft, change }: SetUpProps) {
+  return (
+    <>
+      <Choice
+        label="What is it?"
+        options={KINDS}
+        value={draft.kind}
+        onChange={(kind) => change(kindChosen(draft, kind))}
+      />
+      {draft.kind === 'tube' ? (
+        <FreshTube shown={shown} draft={draft} change={change} />
+      ) : (
+        <FreshBody draft={draft} change={change} />
+      )}
+      <Choice
+        label="What for"
+        options={PURPOSE_OPTIONS}
+        value={purposeOf(draft)}
+        onChange={(purpose) => change({ purpose })}
+      />
+      <Joint home={shown.view.housing} except={null} draft={draft} change={change} />
+      {draft.by !== null && draft.by !== 'beside' && draft.by !== 'lies-in' ? (
+        <Tick
+          label="The way into it is still shut"
+          on={draft.shut}
+          onPress={() => change({ shut: !draft.shut })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function FreshBody({ draft, change }: Omit<SetUpProps, 'shown'>) {
+  const [width, onLayout] = useWidth();
+  const { body } = draft;
+  const known = [body.widthMm, body.depthMm, body.heightMm, body.rooms].every(Number.isFinite);
+  return (
+    <>
+      <View onLayout={onLayout}>
+        {known ? <BodyDrawing part={{ ...body, setUpAt: '' }} width={Math.min(width, 300)} empty /> : null}
+      </View>
+      <BodyNumbers part={body} onChange={(next) => change({ body: next })} />
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+import { addDays, daysBetween, phrase, type Phrase } from '../../quantity';
+import type { Case } from '../case';
+import { figure } from '../practice';
+import { COMMON_PRACTICE, criterion, type Criterion } from '../verdict';
+
+/** A fault seen in her tube that is acted on whatever the method of looking says. */
+interface Fault {
+  id: 'plug' | 'mould';
+  task: 'plug' | 'fresh-home';
+  answer: string;
+  /** What it is, and what helps at once. */
+  aid: Phrase;
+  /** The same, and that a fresh tube is offered. */
+  says: Phrase;
+  entryId: string;
+  /** Nothing but a fresh tube mends it. */
+  needsFresh?: boolean;
+}
+
+/** What in her tube is acted on now; null when nothing is. */
+export function tubeFault({ known, now }: Case): Fault | null {
+  const front = known.wetFront;
+  if (front?.value === 'leaking')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: it leaks',
+      ...told(
+        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.',
+        ' Offer a dry, fresh tube now.',
+      ),
+      entryId: front.entryId,
+      needsFresh: true,
+    };
+  if (front?.value === 'dry')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: the plug is dry',
+      ...told(
+        'The inner plug has gone dry: she has no water. Tap the water against it, gently.',
+        ' If it stays dry, offer a fresh tube now.',
+      ),
+      entryId: front.entryId,
+    };
+  if (front?.value === 'soaked')
+    return {
+      id: 'plug',
+      task: 'plug',
+      answer: 'no: the plug is soaked',
+      aid: [SOAKED, MOP],
+      says: [SOAKED, ' Is the floor wet? Then offer a dry, fresh tube now.', MOP],
+      entryId: front.entryId,
+    };
+  const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
+  if (mouldNear) {
+    const patience = figure('mouldPatienceDays');
+    const turn = addDays(mouldNear.since, patience);
+    const waited = daysBetween(mouldNear.since, now) >= patience;
+    return {
+      id: 'mould',
+      task: 'fresh-home',
+      answer: 'no: mould near the brood',
+      aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
+      says: waited
+        ? [
+            'Mould has stood near the brood for more than a week. If she has not moved into a fresh tube by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.',
+          ]
+        : phrase`Mould grows toward the brood. Offer a fresh tube joined to her home now, dark and moist, with a small gap for air. Judge it again on ${{ date: turn }}.`,
+      entryId: mouldNear.entryId,
+    };
+  }
+  return null;
+}
+
+const SOAKED = 'The inner plug is soaked through: she may drown.';
+const MOP = ' Where it can be mopped dry without chasing her, mop it and watch.';
+
+const told = (aid: string, offer: string): Pick<Fault, 'aid' | 'says'> => ({
+  aid: [aid],
+  says: [aid, offer],
+});
+
+/** Mould where she lives, as last seen. */
+export function mould(c: Case): Criterion[] {
+  const { mould: seen } = c.known;
+  if (!seen || seen.value === 'none') return [];
+  const near = seen.value === 'near-brood';
+  return [
+    criterion(
+      'mould',
+      near ? 'unmet' : 'met',
+      near
+        ? phrase`Mould near the brood since ${{ date: seen.since }}.`
+        : ['A speck of mould on the far plug is watched, not acted on.'],
+      COMMON_PRACTICE,
+      { evidence: [seen.entryId] },
+    ),
+  ];
+}

@@ -1,0 +1,223 @@
+import { waterDensityGPerMl } from '../climate';
+import { bodyFloorMm2, type BodyHome } from '../facts';
+import { DAY_MS, instantOf, msOf, type Band, type Instant } from '../quantity';
+import type { Provenance } from '../species';
+import { waterLossGPerDay } from '../tube';
+import type { PartNow } from './housing';
+
+/** How warm and dry the room of a part is from a moment on. */
+export interface RoomThen {
+  from: Instant;
+  tempC: number;
+  roomRelHumidity: number;
+}
+
+/** When the water of a part that is watered by hand is used up. */
+export interface Watering {
+  /** Days between two waterings in the room where it stands now. */
+  everyDays: Band;
+  /** When it was last watered; when it was set up, where that was never written down. */
+  lastAt: Instant;
+  /** When it is dry; null in air that takes no water. */
+  dryAt: Band<Instant | null>;
+  /** What it has to spend when it is wetted as it should be, ml. */
+  usableMl: number;
+  lossMlPerDay: number;
+  /** How many of the keeper's own waterings it has learned from. */
+  from: number;
+}
+
+const prior = (why: string): Provenance => ({ kind: 'prior', why });
+
+/** What a water source has to spend, and where its water leaves, for a floor of so many mm². */
+interface Held {
+  floorMm2: number;
+  /** Water that may go before it is too dry, ml. */
+  usableMl: { value: number; source: Provenance };
+  vents: { count: number; diameterMm: number; wallMm: number };
+  /** Bare wet face that dries straight into the room, mm². */
+  bareMm2: number;
+}
+
+const FEW_VENTS = { count: 2, diameterMm: 4, wallMm: 3 };
+const NEST_VENTS = { count: 12, diameterMm: 3, wallMm: 2 };
+
+const HELD = {
+  cotton: {
+    floorMm2: 2400,
+    usableMl: { value: 2.1, source: prior('two cotton balls, wet but not dripping') },
+    vents: { count: 20, diameterMm: 1.5, wallMm: 1.5 },
+    bareMm2: 0,
+  },
+  plaster: {
+    floorMm2: 1200,
+    usableMl: { value: 3.75, source: prior('plaster takes up about a third; half of it may go') },
+    vents: FEW_VENTS,
+    bareMm2: 900,
+  },
+  'aerated-concrete': {
+    floorMm2: 1200,
+    usableMl: {
+      value: 12,
+      source: prior('set so that a usual cell comes to about three days, as keepers say'),
+    },
+    vents: FEW_VENTS,
+    bareMm2: 1600,
+  },
+  dish: {
+    floorMm2: 2500,
+    usableMl: { value: 2.25, source: prior('a thin plaster floor, half of its water may go') },
+    vents: { count: 4, diameterMm: 2, wallMm: 1 },
+    bareMm2: 0,
+  },
+  sponge: {
+    floorMm2: 5400,
+    usableMl: { value: 4, source: prior('set so that a usual nest comes to about a week') },
+    vents: NEST_VENTS,
+    bareMm2: 0,
+  },
+  tower: {
+    floorMm2: 5400,
+    usableMl: { value: 15, source: prior('a tower to three quarters') },
+    vents: NEST_VENTS,
+    bareMm2: 0,
+  },
+  'plugged-tube': {
+    floorMm2: 0,
+    usableMl: { value: 10, source: prior('a usual drinker') },
+    vents: { count: 0, diameterMm: 1, wallMm: 1 },
+    // the face of wet cotton in a bore of 14 mm
+    bareMm2: 154,
+  },
+} satisfies Record<string, Held>;
+
+function heldBy({ kind, water, material }: BodyHome): Held | null {
+  if (water === 'none') return null;
+  if (water !== 'stone') return HELD[water];
+  if (kind === 'dish') return HELD.dish;
+  return HELD[material === 'aerated-concrete' ? 'aerated-concrete' : 'plaster'];
+}
+
+/** Still air over a bare face: the vapour's way through it, mm. Prior. */
+const STILL_AIR_MM = 8;
+
+/** A larger space of the same kind has more of everything: water and bare faces by its floor, vents by its edge. */
+const sizeOf = (part: BodyHome, { floorMm2 }: Held): number =>
+  floorMm2 === 0 ? 1 : bodyFloorMm2(part) / floorMm2;
+
+const usableMl = (part: BodyHome, held: Held): number =>
+  part.waterMl ?? held.usableMl.value * sizeOf(part, held);
+
+/** Who says what a part has to spend. */
+export const waterSource = (part: BodyHome): Provenance | null => heldBy(part)?.usableMl.source ?? null;
+
+/**
+ * What leaves a part by its vents and its bare wet faces, ml a day.
+ *
+ * A vent is a short Stefan tube whose way is its wall and the two ends, πd/4 together (diffusion through a hole in a
+ * thin wall; Brown & Escombe 1900, Phil. Trans. R. Soc. B 193:223–291, from memory). A bare face dries through a layer
+ * of still air.
+ */
+function lossMlPerDay(
+  part: BodyHome,
+  held: Held,
+  { tempC, roomRelHumidity }: Omit<RoomThen, 'from'>,
+): number {
+  const room = { tempC, roomRelHumidity };
+  const { count, diameterMm, wallMm } = held.vents;
+  const size = sizeOf(part, held);
+  const vent = waterLossGPerDay({ boreMm: diameterMm, pathMm: wallMm + (Math.PI * diameterMm) / 4, ...room });
+  const face = waterLossGPerDay({ boreMm: FACE_BORE_MM, pathMm: STILL_AIR_MM, ...room });
+  const faces = (held.bareMm2 * size) / ((Math.PI / 4) * FACE_BORE_MM ** 2);
+  return (vent * count * Math.sqrt(size) + face * faces) / waterDensityGPerMl(tempC);
+}
+
+/** A bare face is reckoned as so many round ones of this width, mm. */
+const FACE_BORE_MM = 10;
+
+/** Spread of ln(true time / reckoned time) before any watering was written down: vents, draught, how wet it was. Prior. */
+const LOG_SPREAD = 0.5;
+/** The same of one watering of the keeper's own, by whether it was said how wet it was before. Priors. */
+const LOG_ERROR = { said: 0.35, unsaid: 0.7 };
+/** What is left, or overdrawn, when it was found still wet or dry. Priors. */
+const FOUND = { dry: Math.log(0.75), right: 0, 'still-wet': Math.log(1.25) };
+/** Quantile of a tenth of a standard normal. */
+const TENTH = 1.2816;
+
+/**
+ * How often a part is watered, by its area, what it holds, warmth and room air, corrected by the keeper's own waterings: what
+ * the air took between two of them against what the source holds, and whether it was found dry, right or still wet.
+ * @returns null for a tube, and for a part without water of its own
+ */
+export function wateringOf(
+  { part, waterings }: Pick<PartNow, 'part' | 'waterings'>,
+  rooms: readonly RoomThen[],
+): Watering | null {
+  if (part.kind === 'tube') return null;
+  const source = heldBy(part);
+  if (source === null) return null;
+  const spendMl = usableMl(part, source);
+  const rate = (room: RoomThen): number => lossMlPerDay(part, source, room);
+  const fills: { at: Instant; was: PartNow['waterings'][number]['was'] }[] = [
+    { at: part.setUpAt, was: null },
+    ...waterings,
+  ];
+  let [precision, sum, from] = [1 / LOG_SPREAD ** 2, 0, 0];
+  fills.forEach(({ at, was }, i) => {
+    const before = fills[i - 1];
+    const took = before ? lostBetween(rooms, rate, msOf(before.at), msOf(at)) / spendMl : 0;
+    // two of one visit, or air that takes nothing, say nothing
+    if (took < 0.05) return;
+    const weight = 1 / (was ? LOG_ERROR.said : LOG_ERROR.unsaid) ** 2;
+    precision += weight;
+    sum += weight * (Math.log(took) + (was ? FOUND[was] : 0));
+    from += 1;
+  });
+  const [middle, spread] = [sum / precision, 1 / Math.sqrt(precision)];
+  const held = (z: number): number => spendMl * Math.exp(middle + z * spread);
+  const last = fills[fills.length - 1] as { at: Instant };
+  const now = rooms[rooms.length - 1] as RoomThen;
+  const dry = (z: number): Instant | null => dryFrom(rooms, rate, msOf(last.at), held(z));
+  const band = <T>(of: (z: number) => T): Band<T> => ({ p10: of(-TENTH), p50: of(0), p90: of(TENTH) });
+  return {
+    everyDays: band((z) => held(z) / rate(now)),
+    lastAt: last.at,
+    dryAt: band(dry),
+    usableMl: spendMl,
+    lossMlPerDay: rate(now),
+    from,
+  };
+}
+
+type Rate = (room: RoomThen) => number;
+
+/** Each room with the span in which it holds; the first also before its moment, the last for good. */
+const spans = (rooms: readonly RoomThen[]): { room: RoomThen; from: number; until: number }[] =>
+  rooms.map((room, i) => ({
+    room,
+    from: i === 0 ? -Infinity : msOf(room.from),
+    until: i + 1 < rooms.length ? msOf((rooms[i + 1] as RoomThen).from) : Infinity,
+  }));
+
+const lostBetween = (rooms: readonly RoomThen[], rate: Rate, fromMs: number, untilMs: number): number =>
+  spans(rooms).reduce((sum, { room, from, until }) => {
+    const days = (Math.min(until, untilMs) - Math.max(from, fromMs)) / DAY_MS;
+    return days > 0 ? sum + rate(room) * days : sum;
+  }, 0);
+
+/** Beyond ten years nothing is told. */
+const HORIZON_DAYS = 3650;
+
+function dryFrom(rooms: readonly RoomThen[], rate: Rate, fromMs: number, ml: number): Instant | null {
+  let left = ml;
+  for (const { room, from, until } of spans(rooms)) {
+    if (until <= fromMs) continue;
+    const start = Math.max(from, fromMs);
+    const perDay = rate(room);
+    const days = perDay > 0 ? left / perDay : Infinity;
+    if (start + days * DAY_MS <= until)
+      return (start - fromMs) / DAY_MS + days > HORIZON_DAYS ? null : instantOf(start + days * DAY_MS);
+    left -= (perDay * (until - start)) / DAY_MS;
+  }
+  return null;
+}

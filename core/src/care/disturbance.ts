@@ -16,6 +16,8 @@ const WEIGHTS: Record<Disturbance, PracticeId> = {
   knock: 'weightKnock',
   health: 'weightHealth',
   beside: 'weightBeside',
+  water: 'weightWater',
+  'water-open': 'weightWaterOpen',
   'by-hand': 'weightByHand',
 };
 
@@ -43,6 +45,7 @@ interface Opening {
   entryId: string;
   isIntake: boolean;
   isFeed: boolean;
+  isWater: boolean;
 }
 
 /** A feed of which nobody said where it was put goes into the outer room of a queen that must eat, else into the cell. */
@@ -56,10 +59,11 @@ function openings(known: QueenLedger, mustEat: boolean): Opening[] {
   for (const { kind, at, entryId } of known.disturbances) {
     const weight = weightOf(kind, mustEat);
     const isFeed = kind.startsWith('feed') || kind === 'take-out';
+    const isWater = kind.startsWith('water');
     const last = list[list.length - 1];
     if (last && !last.isIntake && daysBetween(last.at, at) * 24 <= figure('oneVisitHours')) {
-      if (weight > last.weight) Object.assign(last, { weight, entryId, isFeed });
-    } else list.push({ at, weight, entryId, isIntake: kind === 'intake', isFeed });
+      if (weight > last.weight) Object.assign(last, { weight, entryId, isFeed, isWater });
+    } else list.push({ at, weight, entryId, isIntake: kind === 'intake', isFeed, isWater });
   }
   return list;
 }
@@ -74,9 +78,9 @@ function perWeekAt(felt: readonly Opening[], at: Instant, intake: Instant | null
   return sum / Math.max(2, Math.min(weeks, figure('periodDays') / 7));
 }
 
-/** Openings that tell of restlessness: not being taken in, nor the feeds of a queen that must eat. */
+/** Openings that tell of restlessness: not being taken in, nor the feeds of a queen that must eat, nor water. */
 const feltOf = (list: readonly Opening[], mustEat: boolean): Opening[] =>
-  list.filter((o) => !o.isIntake && !(mustEat && o.isFeed));
+  list.filter((o) => !o.isIntake && !o.isWater && !(mustEat && o.isFeed));
 
 /** Disturbed more than once a week up to the last time: then four weeks of quiet are asked for. */
 function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant | null): boolean {
@@ -87,11 +91,13 @@ function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant 
 
 /**
  * Each disturbance asks for quiet: as many days as the method puts between looks, times its weight; more than one a week
- * for four weeks, and never for longer. So no feed makes a look forbidden for good.
+ * for four weeks, and never for longer. So no feed makes a look forbidden for good; nor does water, with which a look costs
+ * nothing more.
  */
 function quietUntil(list: readonly Opening[], everyDays: number, restless: boolean): Instant | null {
-  const asked = list.map((o) => addDays(o.at, o.weight * everyDays));
-  const last = list[list.length - 1];
+  const felt = list.filter((o) => !o.isWater);
+  const asked = felt.map((o) => addDays(o.at, o.weight * everyDays));
+  const last = felt[felt.length - 1];
   return latest(...asked, restless && last ? addDays(last.at, figure('mostQuietDays')) : null);
 }
 

@@ -43,6 +43,8 @@ export const PRACTICE = {
   weightKnock: own(1, 'looks', 'a bump'),
   weightHealth: own(1, 'looks', 'being looked over'),
   weightBeside: own(0.2, 'looks', 'a tube set beside hers, joined, covered, lit or taken away'),
+  weightWater: own(0.05, 'looks', 'her home wetted from outside'),
+  weightWaterOpen: own(0.5, 'looks', 'her home opened to be wetted'),
   weightByHand: own(2, 'looks', 'being brought into another tube by hand'),
   restlessPerWeek: common(
     1,

@@ -2,7 +2,8 @@ import type { z } from 'zod';
 
 /**
  * What an entry does to her peace. A feed that does not say where it was put counts by what is known of her: into her
- * cell, or into the room where a queen that must eat is fed. Beside: something was done at a tube next to hers.
+ * cell, or into the room where a queen that must eat is fed. Beside: something was done at a part next to hers. Water: her
+ * home was wetted from outside, or opened for it.
  */
 export const DISTURBANCES = [
   'intake',
@@ -15,6 +16,8 @@ export const DISTURBANCES = [
   'knock',
   'health',
   'beside',
+  'water',
+  'water-open',
   'by-hand',
 ] as const;
 export type Disturbance = (typeof DISTURBANCES)[number];

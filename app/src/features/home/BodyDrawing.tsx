@@ -59,6 +59,9 @@ export function BodyDrawing({
       }
     >
       <Walls part={part} palette={palette} />
+      {part.kind === 'outworld' || part.kind === 'box' ? (
+        <Sand wide={wide} tall={tall} palette={palette} />
+      ) : null}
       <WaterSource part={part} palette={palette} />
       {part.rooms > 1
         ? rooms.map((r, i) => (
@@ -198,6 +201,23 @@ function WaterSource({ part, palette }: { part: BodyHome } & Drawn) {
         </G>
       );
   }
+}
+
+/** The floor on which they walk about. */
+function Sand({ wide, tall, palette }: { wide: number; tall: number } & Drawn) {
+  return (
+    <G opacity={0.9}>
+      {Array.from({ length: 90 }, (_, k) => (
+        <Circle
+          key={k}
+          cx={wide * (0.5 + 0.94 * jitter(k + 3))}
+          cy={tall * (0.5 + 0.92 * jitter(k + 101))}
+          r={0.5 + 0.6 * Math.abs(jitter(k + 7))}
+          fill={palette.cottonLine}
+        />
+      ))}
+    </G>
+  );
 }
 
 /** A wall between two rooms, with a gap in its middle. */

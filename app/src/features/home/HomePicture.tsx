@@ -7,6 +7,9 @@ import { useBurrow } from '@/theme/theme';
 import { layoutOf } from './layout';
 import { PartDrawing, type PartDrawingProps } from './PartDrawing';
 
+/** No picture of a home is taller on a page, px. */
+const MOST_TALL_PX = 260;
+
 interface HomePictureProps {
   housing: Pick<Housing, 'parts' | 'links' | 'home'>;
   /** Width on the screen, px. */
@@ -15,21 +18,30 @@ interface HomePictureProps {
   hers: Omit<PartDrawingProps, 'part' | 'width' | 'view' | 'scaleBar'>;
   /** Water lines of her other tubes by their ids, where they are known. */
   lines?: Record<string, number | undefined>;
+  mostTall?: number;
   /** Tapped: something is written of that part. */
   onPart?: ((part: HomePart) => void) | undefined;
 }
 
 /** All parts of a home in one picture, to one scale, with what joins them. */
-export function HomePicture({ housing, width, hers, lines = {}, onPart }: HomePictureProps) {
+export function HomePicture({
+  housing,
+  width,
+  hers,
+  lines = {},
+  mostTall = MOST_TALL_PX,
+  onPart,
+}: HomePictureProps) {
   const p = useBurrow();
   if (width <= 0) return null;
   const layout = layoutOf(housing);
-  const px = width / layout.wide;
+  // a large space beside a tube does not fill the screen
+  const px = Math.min(width / layout.wide, mostTall / layout.tall);
   return (
     <View style={{ width, height: layout.tall * px }}>
       <View style={styles.joints}>
         <Svg
-          width={width}
+          width={layout.wide * px}
           height={layout.tall * px}
           viewBox={`0 0 ${layout.wide} ${layout.tall}`}
           aria-hidden

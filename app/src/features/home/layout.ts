@@ -24,7 +24,7 @@ export interface HomeLayout {
 }
 
 /** Wider pictures break into rows, mm: on a phone a tube must stay as high as a line of text. */
-const ROW_MM = 320;
+const ROW_MM = 400;
 const GAP_MM = 10;
 
 const sizeOf = (part: HomePart): { wide: number; tall: number } => {

@@ -155,7 +155,7 @@ function LookForm({ shown, amended }: LookFormProps) {
           <Words soft>
             {amended
               ? `${queen.label}: you are putting right a look. What it said before stays in her log.`
-              : `${queen.label}. Short and planned: queen, brood, water, plug, mould. Then shut the drawer.`}
+              : `${queen.label}. Short and planned: queen, brood, ${part.kind === 'tube' ? 'water, plug' : 'how moist it is'}, mould. Then shut the drawer.`}
           </Words>
           {!amended && lookVerdict?.answer === 'not yet' && draft.day === null ? (
             <Caution>

@@ -69,6 +69,8 @@ const watered = z.object({
   partId: idSchema,
   ml: z.number().min(0.1, 'Less water than 0.1 ml is none. Check the figure.').max(5000).optional(),
   was: z.enum(MOISTURES).optional(),
+  /** It was opened for that. */
+  opened: z.boolean().optional(),
 });
 
 const cleaned = z.object({ what: z.literal('cleaned'), partId: idSchema });
@@ -137,6 +139,7 @@ export const home = defineKind({
   schema: homeSchema,
   disturbs: ({ change }) => {
     if (change.what === 'moved-in') return change.how === 'by-themselves' ? null : 'by-hand';
+    if (change.what === 'watered') return change.opened ? 'water-open' : 'water';
     // a wall is set into the tube itself
     return change.what === 'divided' ? 'look' : 'beside';
   },

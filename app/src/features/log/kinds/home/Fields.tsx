@@ -33,6 +33,7 @@ import {
   checked,
   gatesOf,
   mayHaveBrood,
+  openedOf,
   partIdOf,
   partsFor,
   whatOf,
@@ -130,6 +131,12 @@ function AtPart({ shown, draft, what, change }: AtPartProps) {
             value={draft.was}
             onChange={(was) => change({ was })}
             onClear={() => change({ was: null })}
+          />
+          <Choice
+            label="Was it opened for that?"
+            options={YES_NO}
+            value={openedOf(home, partId, draft)}
+            onChange={(opened) => change({ opened })}
           />
           <NumberField
             label="Water given, if measured"

@@ -56,6 +56,8 @@ export interface HomeDraft {
   divider: Divider | null;
   ml: number | null;
   was: Moisture | null;
+  /** It was opened to be watered; as is usual for it when not said. */
+  opened: 'yes' | 'no' | null;
   queen: 'yes' | 'no' | null;
   brood: BroodThere | null;
   workers: WorkersThere | null;
@@ -85,6 +87,7 @@ const NO_DRAFT: Omit<HomeDraft, 'tube' | 'body'> = {
   divider: null,
   ml: null,
   was: null,
+  opened: null,
   queen: null,
   brood: null,
   workers: null,
@@ -253,6 +256,7 @@ function changeOf(draft: HomeDraft, shown: ShownQueen): unknown {
         partId,
         ...(draft.ml === null ? {} : { ml: draft.ml }),
         ...(draft.was === null ? {} : { was: draft.was }),
+        ...(openedOf(home, partId, draft) === 'yes' ? { opened: true } : {}),
       };
     case 'covered':
       return { what, partId, cover: draft.cover };
@@ -275,6 +279,15 @@ function changeOf(draft: HomeDraft, shown: ShownQueen): unknown {
       };
     }
   }
+}
+
+/** What holds wet cotton is opened for it; stone, sponge and tower are mostly reached from outside. */
+export function openedOf(home: Housing, partId: string, { opened, amends }: HomeDraft): 'yes' | 'no' {
+  if (opened !== null) return opened;
+  const part = partOf(home, partId)?.part;
+  return !amends && part && part.kind !== 'tube' && (part.water === 'cotton' || part.kind === 'dish')
+    ? 'yes'
+    : 'no';
 }
 
 /** Where there is one door only, it is the one that is meant. */
@@ -326,7 +339,12 @@ export function draftOf(change: HomeChange, empty: HomeDraft): HomeDraft {
     case 'divided':
       return { ...draft, divider: change.divider };
     case 'watered':
-      return { ...draft, ml: change.ml ?? null, was: change.was ?? null };
+      return {
+        ...draft,
+        ml: change.ml ?? null,
+        was: change.was ?? null,
+        opened: change.opened ? 'yes' : 'no',
+      };
     case 'covered':
       return { ...draft, cover: change.cover };
     case 'taken-away':

@@ -1,12 +1,13 @@
-import { housing } from '@gentle-burrow/core/housing';
+import { housing, usualBody } from '@gentle-burrow/core/housing';
 import type { EntryOf, HomeChange } from '@gentle-burrow/core/log';
 import { usualTube } from '@gentle-burrow/core/tube';
 import type { ShownQueen } from '@/data/queries';
-import type { HomeDraft } from './draft';
+import { kindChosen, whatsOf, type HomeDraft } from './draft';
 import { home } from './form';
 import { home as view } from './view';
 
 const FRESH = '018f0000-0000-7000-8000-0000000000f1';
+const NEST = '018f0000-0000-7000-8000-0000000000f2';
 const FIRST = '018f0000-0000-7000-8000-0000000000f0';
 const { setUpAt: _, ...part } = usualTube(FRESH, '');
 const SET_UP: HomeChange = { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 };
@@ -37,6 +38,23 @@ test.each([
   { what: 'covered', partId: FIRST, cover: 'lit' },
   { what: 'taken-away', partId: FRESH, to: 'kept-aside' },
   { what: 'moved-in', partId: FRESH, queen: false, workers: 'scouts', how: 'plug-swap', waterLineMm: 80 },
+  {
+    what: 'set-up',
+    part: usualBody(NEST, 'nest'),
+    purpose: 'move',
+    by: 'pipe',
+    gapMm: 0.5,
+    lengthMm: 80,
+    shut: true,
+  },
+  { what: 'joined', partId: FRESH, by: 'pipe', toId: NEST, port: 'mouth', toPort: 'port-2', lengthMm: 40 },
+  { what: 'parted', partId: FRESH },
+  { what: 'gate', partId: NEST, gate: 'room-2', state: 'shut' },
+  { what: 'divided', partId: FIRST, divider: { atMm: 118, strawMm: 4 } },
+  { what: 'divided', partId: FIRST, divider: null },
+  { what: 'watered', partId: NEST, ml: 3, was: 'still-wet', opened: true },
+  { what: 'watered', partId: NEST },
+  { what: 'cleaned', partId: NEST },
 ] satisfies HomeChange[])(
   '$what: opened to be put right and kept as it is, it says what it said',
   (change) => {
@@ -99,4 +117,84 @@ test('a line of the log names the tube that is meant', () => {
     'in the fresh tube: the queen, some of her brood, by themselves',
   );
   expect(words({ what: 'covered', partId: FIRST, cover: 'lit' })).toBe('another part lit by daylight');
+});
+
+const SPACE: HomeChange = { what: 'set-up', part: usualBody(NEST, 'outworld'), purpose: 'room', by: 'pipe' };
+const READY: HomeChange = {
+  what: 'set-up',
+  part: usualBody(NEST, 'nest'),
+  purpose: 'move',
+  by: 'pipe',
+  shut: true,
+};
+
+test('a nest is set up with its usual measures, to move into; a foraging space as more room', () => {
+  const shown = shownWith([]);
+  const chosen = (kind: 'nest' | 'outworld') => kindChosen(home.begin(shown, null), kind);
+  expect(write(shown, { ...chosen('nest'), by: 'pipe', shut: true })).toMatchObject({
+    what: 'set-up',
+    purpose: 'move',
+    shut: true,
+    part: { kind: 'nest', rooms: 3 },
+  });
+  const space = write(shown, { ...chosen('outworld'), by: 'pipe', lengthMm: 60 });
+  expect(space).toMatchObject({ purpose: 'room', lengthMm: 60, part: { kind: 'outworld' } });
+  // what only stands beside has no way in that could be shut
+  expect(write(shown, { ...chosen('nest'), by: 'beside', shut: true })).not.toHaveProperty('shut');
+});
+
+test('a part that was tapped is the one that is meant, and what it allows is what is asked', () => {
+  const shown = shownWith([READY]);
+  const tapped = home.begin(shown, null, NEST);
+  expect(whatsOf(shown.view.housing, tapped)[0]).toBe('watered');
+  expect(home.finish(tapped, shown, '')).toEqual({ change: { what: 'watered', partId: NEST } });
+  const tube = home.begin(shown, null, FIRST);
+  expect(whatsOf(shown.view.housing, tube)).not.toContain('watered');
+  expect(whatsOf(shown.view.housing, tube)).toContain('divided');
+});
+
+test('of several doors one must be named; how it is now must be said', () => {
+  const shown = shownWith([READY]);
+  const door = { what: 'gate' as const, partId: NEST };
+  expect(write(shown, { ...door, state: 'open' })).toBeNull();
+  expect(write(shown, { ...door, gate: 'port-1' })).toBeNull();
+  expect(write(shown, { ...door, gate: 'port-1', state: 'open' })).toEqual({
+    ...door,
+    gate: 'port-1',
+    state: 'open',
+  });
+});
+
+test('a nest hangs on the foraging space when that is chosen', () => {
+  const shown = shownWith([SPACE]);
+  const draft = {
+    ...kindChosen(home.begin(shown, null), 'nest'),
+    what: 'set-up' as const,
+    by: 'pipe' as const,
+  };
+  const other = { ...draft, body: usualBody(FRESH, 'nest') };
+  // her tube has one mouth, and it is taken
+  expect(write(shown, other)).toBeNull();
+  expect(write(shown, { ...other, toId: NEST })).toMatchObject({ toId: NEST });
+});
+
+test('nobody walks into what is shut', () => {
+  const shown = shownWith([READY]);
+  expect(write(shown, { what: 'moved-in', partId: NEST, queen: 'yes' })).toBeNull();
+  expect(write(shown, { what: 'moved-in', partId: NEST, queen: 'yes', how: 'by-hand' })).toMatchObject({
+    queen: true,
+  });
+});
+
+test('the log tells every change in words', () => {
+  const names = { part: (id: string) => (id === NEST ? 'the nest' : undefined) };
+  const words = (change: HomeChange) => view.words({ kind: 'home', at: '', change }, names);
+  expect(words(READY)).toBe(
+    'nest 90 × 60 mm, 3 rooms, a sponge, to move into, by a pipe, the way in still shut',
+  );
+  expect(words({ what: 'gate', partId: NEST, gate: 'room-2', state: 'shut' })).toBe('the nest: room 2 shut');
+  expect(words({ what: 'watered', partId: NEST, ml: 3, was: 'dry' })).toBe(
+    'the nest watered, 3 ml, it was dry already',
+  );
+  expect(words({ what: 'divided', partId: FIRST, divider: null })).toBe('another part: the wall taken out');
 });

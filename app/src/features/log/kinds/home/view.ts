@@ -77,6 +77,7 @@ function changeWords(change: HomeChange, names: Names): string {
         `${part} watered`,
         change.ml !== undefined && `${change.ml} ml`,
         change.was && `it was ${MOISTURE_WORDS[change.was]}`,
+        change.opened && 'opened for it',
       );
     case 'cleaned':
       return `${part} cleaned`;

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { housingOf } from '@gentle-burrow/core/housing';
 import { KIND_NAMES } from '@gentle-burrow/core/log';
 import { askLog, logOf, readFacts, type Fact } from '@gentle-burrow/core/records';
 import { sql } from 'drizzle-orm';
@@ -61,6 +62,49 @@ test('a data directory of version 1 opens, and gives back what it was given', as
       ['K1', 'Window drawer'],
       ['K2', 'Window drawer'],
     ]);
+  } finally {
+    await store.close();
+  }
+});
+
+/** The same as version 2 wrote them: first homes that are no tube, and every change of a home. */
+const VERSION_2 = join(__dirname, '..', 'test', 'version-2');
+
+test('an export of version 2 is read whole: her home is what its changes made of it', () => {
+  const log = logOf(readFacts(readFileSync(join(VERSION_2, 'export.jsonl'), 'utf8')));
+  const homes = Object.fromEntries(log.queens.map((q) => [q.queen.label, housingOf(q)]));
+  expect(homes.K3?.parts.map((p) => [p.part.kind, p.waterings.length, p.cleanedAt !== null])).toEqual([
+    ['cell', 1, true],
+  ]);
+  expect(homes.K1?.faults).toEqual([]);
+  expect(homes.K1?.parts.map((p) => [p.part.kind, p.purpose])).toEqual([
+    ['tube', 'first'],
+    ['outworld', 'room'],
+    ['nest', 'move'],
+    ['tube', 'room'],
+  ]);
+  expect(homes.K1?.parts[0]?.part).toMatchObject({ divider: { atMm: 120, strawMm: 4 } });
+  expect(homes.K1?.parts[2]?.gates).toMatchObject({
+    'room-2': { value: 'shut' },
+    'port-1': { value: 'open' },
+  });
+  expect(homes.K1?.links).toEqual([]);
+  const { queens } = askLog(log, AT, 'Europe/Berlin', 300);
+  expect(queens.every((q) => q.headline.length > 0)).toBe(true);
+});
+
+test.each([
+  ['1', VERSION_1],
+  ['2', VERSION_2],
+])('a data directory of format %s opens and gives back its homes', async (_, version) => {
+  for (const file of ['burrow.json', 'facts.jsonl']) cpSync(join(version, file), join(folder, file));
+  const { store } = await openStore({ migrationsFolder: MIGRATIONS, dataDir: folder });
+  try {
+    const homes = (list: readonly Fact[]) =>
+      list.flatMap((f) => (f.fact === 'home' ? [f.value] : [])).sort((a, b) => (a.id < b.id ? -1 : 1));
+    const facts: Fact[] = [];
+    for await (const fact of store.allFacts()) facts.push(fact);
+    expect(homes(facts)).toEqual(homes(readFacts(readFileSync(join(version, 'export.jsonl'), 'utf8'))));
   } finally {
     await store.close();
   }

@@ -69,7 +69,6 @@ export function HomePicture({
         return (
           <Pressable
             key={one.part.id}
-            aria-hidden
             tabIndex={-1}
             disabled={onPart === undefined}
             onPress={() => onPart?.(one.part)}

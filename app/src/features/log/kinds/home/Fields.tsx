@@ -55,7 +55,7 @@ const WHAT_WORDS: Record<What, string> = {
   joined: 'Joined',
   parted: 'Parted',
   'taken-away': 'Taken away',
-  cleaned: 'Cleaned',
+  cleaned: 'A part was cleaned',
   divided: 'Divided by a wall',
   'set-up': 'Something set up',
 };

@@ -5,12 +5,12 @@ import type { ShelfRow } from '@gentle-burrow/core/view';
 import { LOSS_WAYS } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
-import { askSchema, housingSchema, lastCount } from './view';
+import { askSchema, drawnHomeSchema, lastCount } from './view';
 
 export const shelfRowSchema = z.object({
   queen: queenSchema,
   part: homePartSchema,
-  home: housingSchema.pick({ parts: true, links: true, home: true }).nullable(),
+  home: drawnHomeSchema.nullable(),
   placeName: z.string(),
   profileId: z.string(),
   counts: milestones(lastCount.nullable()),

@@ -20,8 +20,10 @@ import {
   PURPOSES,
   LOSS_CAUSES,
   LOSS_WAYS,
+  MOULD_SIZES,
   MOULDS,
   PUPAE_IN,
+  TROUBLES,
   WET_FRONTS,
 } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
@@ -90,6 +92,9 @@ const tubeState = {
   waterReadings: z.array(z.object({ at: instant, mm: z.number(), entryId: id })),
   wetFront: lasting(z.enum(WET_FRONTS)),
   mould: lasting(z.enum(MOULDS)),
+  mouldSize: z.enum(MOULD_SIZES).nullable(),
+  mouldGrew: z.object({ at: instant, entryId: id }).nullable(),
+  troubles: z.array(z.object({ what: z.enum(TROUBLES), at: instant, since: instant, entryId: id })),
 };
 
 export const ledgerSchema = z.object({
@@ -327,8 +332,29 @@ const moveSchema = z.object({
   byHandAt: instant.nullable(),
 });
 const linkEnd = z.object({ partId: id, port: z.string() });
+const links = z
+  .array(
+    z.object({
+      a: linkEnd,
+      b: linkEnd,
+      by: z.enum(JOINTS),
+      gapMm: z.number().nullable(),
+      lengthMm: z.number().nullable(),
+      entryId: id,
+    }),
+  )
+  .readonly();
+const gates = z.record(z.string(), z.object({ value: z.enum(GATES), since: instant, entryId: id }));
+
+/** What of a home its picture needs. */
+export const drawnHomeSchema = z.object({
+  parts: z.array(z.object({ part: homePartSchema, gates })).readonly(),
+  links,
+  home: id,
+});
+
 /** What is joined to what, and who lives where. */
-export const housingSchema = z.object({
+const housingSchema = z.object({
   parts: z
     .array(
       z.object({
@@ -337,7 +363,7 @@ export const housingSchema = z.object({
         entryId: id.nullable(),
         gone: z.object({ at: instant, to: z.enum(TAKEN_TO), entryId: id }).nullable(),
         cover: z.object({ value: z.enum(COVERS), since: instant, entryId: id }).nullable(),
-        gates: z.record(z.string(), z.object({ value: z.enum(GATES), since: instant, entryId: id })),
+        gates,
         holds: z.object({ queen: share, brood: share, workers: share }),
         saidAt: instant.nullable(),
         waterings: z.array(
@@ -352,18 +378,7 @@ export const housingSchema = z.object({
       }),
     )
     .readonly(),
-  links: z
-    .array(
-      z.object({
-        a: linkEnd,
-        b: linkEnd,
-        by: z.enum(JOINTS),
-        gapMm: z.number().nullable(),
-        lengthMm: z.number().nullable(),
-        entryId: id,
-      }),
-    )
-    .readonly(),
+  links,
   home: id,
   move: moveSchema.nullable(),
   past: z.array(moveSchema).readonly(),

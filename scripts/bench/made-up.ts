@@ -1,12 +1,16 @@
 import { usualTube } from '@gentle-burrow/core/tube';
-import type { Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
+import type { BodyKind, Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import { usualBody } from '@gentle-burrow/core/housing';
 import { addDays, uniformStream } from '@gentle-burrow/core/quantity';
 import { SPECIES } from '@gentle-burrow/core/species';
 import { broodOn } from '@gentle-burrow/core/world';
 import { v7 } from 'uuid';
 
-/** A made-up queen with a log of so many entries: looks, with notes between them. */
+/** What is joined to her tube one after the other: a space, a nest behind it, what stands beside. */
+const PARTS: readonly BodyKind[] = ['outworld', 'nest', 'drinker', 'cell', 'box'];
+
+/** A made-up queen with a log of so many entries: looks, with notes between them; her home has one to six parts. */
 export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Place) {
   const random = uniformStream(k + 1);
   const age = 40 + Math.floor(random() * 160);
@@ -42,10 +46,23 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
     eggs: 6 + Math.floor(6 * random()),
   };
   const n = (there: number) => ({ low: there, high: there + (there > 4 ? 2 : 0) });
+  const parts = PARTS.slice(0, k % (PARTS.length + 1)).map((kind) => usualBody(v7(), kind));
   for (let i = 1; i < entryCount; i++) {
     const day = (i / entryCount) * age;
     const brood = broodOn(truth, day);
     const head = { id: v7(), queenId: queen.id, at: addDays(at, day), loggedAt: addDays(at, day) };
+    const part = parts[i - 2];
+    if (part) {
+      const before = parts[i - 3];
+      const joint = part.kind === 'nest' && before ? { by: 'pipe', toId: before.id } : { by: 'pipe' };
+      const by = i - 2 < 2 ? joint : { by: 'beside' };
+      entries.push({
+        kind: 'home',
+        ...head,
+        change: { what: 'set-up', part, purpose: 'room', ...by },
+      } as Entry);
+      continue;
+    }
     entries.push(
       i % 3 === 0
         ? {

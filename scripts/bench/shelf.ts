@@ -70,7 +70,7 @@ export async function benchShelf(): Promise<Row[]> {
   rmSync(folder, { recursive: true, force: true });
   return [
     {
-      what: 'shelf of 500 queens, 75,000 entries: warm answer p95',
+      what: 'shelf of 500 homes of up to six parts, 75,000 entries: warm answer p95',
       budget: '≤ 50 ms',
       measured: ms(percentile(warm, 0.95)),
     },

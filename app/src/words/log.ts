@@ -9,8 +9,10 @@ import type {
   LossWay,
   Meal,
   Mould,
+  MouldSize,
   PupaeIn,
   Shape,
+  Trouble,
   WetFront,
   Wings,
 } from '@gentle-burrow/core/vocabulary';
@@ -36,6 +38,20 @@ export const FRONT_WORDS: Record<WetFront, string> = {
   'at-face': 'wet to the face',
   soaked: 'plug soaked',
   leaking: 'plug leaking',
+};
+
+export const MOULD_SIZE_WORDS: Record<MouldSize, string> = {
+  speck: 'a speck',
+  patch: 'a patch',
+  much: 'much of it',
+};
+
+export const TROUBLE_WORDS: Record<Trouble, string> = {
+  'brown-water': 'brown water',
+  'black-water': 'black water',
+  flooded: 'her cell is flooded',
+  dirt: 'dirt',
+  'cotton-pulled': 'cotton pulled about',
 };
 
 export const MOULD_WORDS: Record<Mould, string> = {

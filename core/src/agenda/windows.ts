@@ -11,6 +11,7 @@ export const PREPARE: Record<Task, readonly string[]> = {
   look: ['red light'],
   'fresh-home': ['a fresh tube', 'tape', 'a dark sleeve'],
   'move-step': ['a dark sleeve', 'tape', 'a spare dry plug'],
+  clean: ['a damp cotton bud', 'tweezers'],
   plug: ['a fresh tube', 'tape', 'a dark sleeve'],
   'check-water': ['red light'],
   'water-home': ['boiled and cooled water', 'a blunt syringe'],

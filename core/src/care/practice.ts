@@ -99,6 +99,11 @@ export const PRACTICE = {
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),
   mouldPatienceDays: common(10, 'days', 'a fresh tube is offered before the next step; “one to two weeks”'),
   // moving house
+  brownWaterDays: own(14, 'days', 'brown water: a fresh home is offered within them'),
+  blackWaterDays: own(2, 'days', 'black water: a fresh home is offered within them'),
+  troubleAgainDays: own(14, 'days', 'until what is only watched is judged again'),
+  cottonPulledDays: own(28, 'days', 'of pulled cotton: then the outer plug is made new'),
+  cleanDays: own(14, 'days', 'in which dirt is taken out, at a feed'),
   nestShutDays: own(14, 'days', 'a nest that is joined stays shut, while they settle and feed beside it'),
   offerDays: common(14, 'days', 'a fresh tube is offered before the old one is lit; “two weeks is common”'),
   offerDryDays: own(3, 'days', 'where her plug is dry, soaked or leaking, or her water gone'),

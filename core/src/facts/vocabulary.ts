@@ -30,6 +30,14 @@ export type PupaeIn = (typeof PUPAE_IN)[number];
 export const MOULDS = ['none', 'far-plug', 'near-brood'] as const;
 export type Mould = (typeof MOULDS)[number];
 
+/** How much mould there is. */
+export const MOULD_SIZES = ['speck', 'patch', 'much'] as const;
+export type MouldSize = (typeof MOULD_SIZES)[number];
+
+/** What else may be wrong with her home. */
+export const TROUBLES = ['brown-water', 'black-water', 'flooded', 'dirt', 'cotton-pulled'] as const;
+export type Trouble = (typeof TROUBLES)[number];
+
 export const MEALS = ['sugar', 'protein', 'both', 'seeds'] as const;
 export type Meal = (typeof MEALS)[number];
 /** What a meal is made of: both are two foods, each with an end of its own. */

@@ -58,6 +58,13 @@ export interface Move {
   byHandAt: Instant | null;
 }
 
+/** What of a home its picture needs: parts that stand, and what joins them. */
+export interface DrawnHome {
+  parts: readonly Pick<PartNow, 'part' | 'gates'>[];
+  links: readonly Link[];
+  home: string;
+}
+
 /** What is joined to what, and who lives where. */
 export interface Housing {
   /** Every part that was ever hers, in the order in which they came. */

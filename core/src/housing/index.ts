@@ -3,6 +3,7 @@ export {
   MOVE_STAGES,
   housingOf,
   partAt,
+  type DrawnHome,
   type Held,
   type Housing,
   type Move,

@@ -4,7 +4,7 @@ import type { Ask, Pressure } from '../care';
 
 import type { Band, Instant, Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
-import { standing, type Housing } from '../housing';
+import { standing, type DrawnHome, type Housing } from '../housing';
 import type { LastCount, OutlookEvent } from '../founding';
 import type { QueenFacts } from './basis';
 import type { QueenView } from './queen-view';
@@ -15,7 +15,7 @@ export interface ShelfRow {
   /** The part she lives in. */
   part: HomePart;
   /** All parts of her home with what joins them, when there are more than the one she lives in. */
-  home: Pick<Housing, 'parts' | 'links' | 'home'> | null;
+  home: DrawnHome | null;
   placeName: string;
   profileId: string;
   counts: Record<Milestone, LastCount | null>;
@@ -42,9 +42,9 @@ export interface ShelfRow {
 }
 
 /** What was taken away is not drawn. */
-function homeOf(housing: Housing): ShelfRow['home'] {
-  const parts = standing(housing);
-  return parts.length > 1 ? { parts, links: housing.links, home: housing.home } : null;
+function homeOf({ parts, links, home }: Housing): ShelfRow['home'] {
+  const here = standing({ parts }).map(({ part, gates }) => ({ part, gates }));
+  return here.length > 1 ? { parts: here, links, home } : null;
 }
 
 export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRow {

@@ -49,6 +49,8 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     waterLineMm: 71,
     wetFront: 'right',
     mould: 'far-plug',
+    mouldSize: 'speck',
+    troubles: ['dirt'],
     text: 'calm',
   },
   feed: {

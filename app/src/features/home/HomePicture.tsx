@@ -1,6 +1,5 @@
 import type { HomePart } from '@gentle-burrow/core/facts';
-import type { Housing, PartNow } from '@gentle-burrow/core/housing';
-import { partOf } from '@gentle-burrow/core/light';
+import type { DrawnHome } from '@gentle-burrow/core/housing';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
@@ -11,7 +10,7 @@ import { PartDrawing, type PartDrawingProps } from './PartDrawing';
 const MOST_TALL_PX = 260;
 
 interface HomePictureProps {
-  housing: Pick<Housing, 'parts' | 'links' | 'home'>;
+  home: DrawnHome;
   /** Width on the screen, px. */
   width: number;
   /** What is drawn in the part where she lives. */
@@ -25,7 +24,7 @@ interface HomePictureProps {
 
 /** All parts of a home in one picture, to one scale, with what joins them. */
 export function HomePicture({
-  housing,
+  home,
   width,
   hers,
   lines = {},
@@ -34,7 +33,7 @@ export function HomePicture({
 }: HomePictureProps) {
   const p = useBurrow();
   if (width <= 0) return null;
-  const layout = layoutOf(housing);
+  const layout = layoutOf(home);
   // a large space beside a tube does not fill the screen
   const px = Math.min(width / layout.wide, mostTall / layout.tall);
   return (
@@ -64,8 +63,8 @@ export function HomePicture({
         </Svg>
       </View>
       {layout.placed.map((one) => {
-        const now = partOf(housing, one.part.id) as PartNow;
-        const isHers = one.part.id === housing.home;
+        const gates = home.parts.find((p) => p.part.id === one.part.id)?.gates ?? {};
+        const isHers = one.part.id === home.home;
         return (
           <Pressable
             key={one.part.id}
@@ -81,7 +80,7 @@ export function HomePicture({
             <PartDrawing
               {...(isHers ? hers : { empty: true, lineMm: lines[one.part.id] })}
               part={one.part}
-              gates={now.gates}
+              gates={gates}
               width={one.wide * px}
             />
           </Pressable>

@@ -1,4 +1,4 @@
-import { housing, usualBody, type Housing } from '@gentle-burrow/core/housing';
+import { housing, standing, usualBody, type DrawnHome } from '@gentle-burrow/core/housing';
 import type { EntryOf, HomeChange } from '@gentle-burrow/core/log';
 import { usualTube } from '@gentle-burrow/core/tube';
 import type { BodyKind } from '@gentle-burrow/core/vocabulary';
@@ -8,7 +8,7 @@ const id = (n: number) => `018f0000-0000-7000-8000-${String(n).padStart(12, '0')
 const FIRST = id(1);
 const AT = '2026-05-01T18:00:00.000Z';
 
-function made(changes: HomeChange[]): Housing {
+function made(changes: HomeChange[]): DrawnHome {
   const entries = changes.map((change, i) => ({
     kind: 'home',
     id: `e${i}`,
@@ -17,7 +17,7 @@ function made(changes: HomeChange[]): Housing {
   })) as EntryOf<'home'>[];
   const h = housing(usualTube(FIRST, AT), entries);
   expect(h.faults).toEqual([]);
-  return h;
+  return { ...h, parts: standing(h) };
 }
 const body = (n: number, kind: BodyKind, how: object = {}): HomeChange =>
   ({ what: 'set-up', part: usualBody(id(n), kind), purpose: 'room', by: 'pipe', ...how }) as HomeChange;

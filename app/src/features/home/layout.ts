@@ -1,5 +1,5 @@
 import type { HomePart } from '@gentle-burrow/core/facts';
-import type { End, Housing } from '@gentle-burrow/core/housing';
+import type { DrawnHome, End } from '@gentle-burrow/core/housing';
 import { endAt, linksOf } from '@gentle-burrow/core/light';
 import { scaleOf, wholeMm } from '@/features/tube/TubeDrawing';
 import { MARGIN_MM, portAt, spanOf, WALL_MM } from './body';
@@ -34,11 +34,9 @@ const sizeOf = (part: HomePart): { wide: number; tall: number } => {
   return { wide, tall: height };
 };
 
-type Drawn = Pick<Housing, 'parts' | 'links' | 'home'>;
-
 /** All parts of a home that stand, hers first and what is joined next to it, in rows, to one scale. */
-export function layoutOf(home: Drawn): HomeLayout {
-  const here = home.parts.filter((p) => !p.gone).map((p) => p.part);
+export function layoutOf(home: DrawnHome): HomeLayout {
+  const here = home.parts.map((p) => p.part);
   const order = inOrder(home, here);
   const holder = new Map(
     home.links.flatMap((l) => (l.by === 'lies-in' ? [[l.a.partId, l.b.partId] as const] : [])),
@@ -79,7 +77,7 @@ export function layoutOf(home: Drawn): HomeLayout {
 }
 
 /** Hers first, then what is reached from it joint by joint, then what only stands beside. */
-function inOrder(home: Drawn, here: readonly HomePart[]): HomePart[] {
+function inOrder(home: DrawnHome, here: readonly HomePart[]): HomePart[] {
   const ids = [home.home];
   for (const id of ids)
     for (const link of linksOf(home, id)) {
@@ -90,7 +88,7 @@ function inOrder(home: Drawn, here: readonly HomePart[]): HomePart[] {
   return [...here].sort((a, b) => rank(a) - rank(b));
 }
 
-const meetMouths = (home: Drawn, a: HomePart, b: HomePart): boolean =>
+const meetMouths = (home: DrawnHome, a: HomePart, b: HomePart): boolean =>
   a.kind === 'tube' &&
   b.kind === 'tube' &&
   linksOf(home, a.id).some((l) => endAt(l, a.id).there.partId === b.id);
@@ -113,7 +111,7 @@ function pointOf(p: Placed, { port }: End): { x: number; y: number } {
   return { x: p.x + edge + x + (left ? -1 : 1) * (WALL_MM + 2), y: p.y + edge + y };
 }
 
-const jointsOf = (home: Drawn, placed: readonly Placed[]): HomeLayout['joints'] =>
+const jointsOf = (home: DrawnHome, placed: readonly Placed[]): HomeLayout['joints'] =>
   home.links.flatMap((l) => {
     const a = placed.find((p) => p.part.id === l.a.partId);
     const b = placed.find((p) => p.part.id === l.b.partId);

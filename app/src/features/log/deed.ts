@@ -13,6 +13,7 @@ const DEED_OF: Record<Task, Deed> = {
   'check-water': 'look',
   'water-home': 'home',
   plug: 'look',
+  clean: 'home',
   quarantine: 'health',
   cool: 'move',
   warm: 'move',

@@ -26,6 +26,7 @@ import { CountPad } from './CountPad';
 import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
+import { Troubles } from './Troubles';
 import { useStages } from './use-stages';
 import { useOnce } from '@/ui/useOnce';
 import { goBack } from '@/ui/way';
@@ -238,6 +239,7 @@ function LookForm({ shown, amended }: LookFormProps) {
           onChange={(mould) => change({ mould })}
           onClear={() => change({ mould: null })}
         />
+        <Troubles draft={draft} onChange={change} />
         <MoreSeen
           draft={draft}
           faults={faults.counts}

@@ -104,3 +104,17 @@ describe('what is not seen at most looks', () => {
     expect(found.counts?.majors).toMatch(/“To” \(2\) is below “from” \(5\)/);
   });
 });
+
+test('what is wrong with her home goes with a look; that nothing is wrong is something said', () => {
+  const body = (part: Partial<LookDraft>) => lookBody({ ...EMPTY_LOOK, ...part }, INTAKE);
+  expect(body({ troubles: ['brown-water', 'dirt'], mould: 'far-plug', mouldSize: 'patch' })).toMatchObject({
+    troubles: ['brown-water', 'dirt'],
+    mould: 'far-plug',
+    mouldSize: 'patch',
+  });
+  expect(body({ troubles: [] })).toMatchObject({ troubles: [] });
+  expect(body({})).not.toHaveProperty('troubles');
+  // how much there is of what is not there is nothing
+  expect(body({ mould: 'none', mouldSize: 'patch' })).not.toHaveProperty('mouldSize');
+  expect(draftOf(body({ troubles: ['dirt'] }))).toMatchObject({ troubles: ['dirt'] });
+});

@@ -2,7 +2,7 @@ import type { Count, HomePart } from '@gentle-burrow/core/facts';
 import type { BodyOf } from '@gentle-burrow/core/log';
 import { WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
-import { CASTES } from '@gentle-burrow/core/vocabulary';
+import { CASTES, type MouldSize, type Trouble } from '@gentle-burrow/core/vocabulary';
 import { dayFault, NOW, whenOf, type WhenDraft } from '@/features/log/when';
 import { anatomyOf } from '@/features/tube/anatomy';
 import type { Preferences } from '@/theme/preferences';
@@ -26,6 +26,9 @@ export interface LookDraft extends WhenDraft {
   waterLineMm: number | null;
   wetFront: NonNullable<BodyOf<'look'>['wetFront']> | null;
   mould: NonNullable<BodyOf<'look'>['mould']> | null;
+  mouldSize: MouldSize | null;
+  /** Null: nothing was said of it; an empty list: nothing is wrong. */
+  troubles: Trouble[] | null;
   text: string;
 }
 
@@ -41,6 +44,8 @@ export const EMPTY_LOOK: LookDraft = {
   waterLineMm: null,
   wetFront: null,
   mould: null,
+  mouldSize: null,
+  troubles: null,
   text: '',
 };
 
@@ -62,6 +67,8 @@ export function draftOf(look: BodyOf<'look'>): LookDraft {
     waterLineMm: look.waterLineMm ?? null,
     wetFront: look.wetFront ?? null,
     mould: look.mould ?? null,
+    mouldSize: look.mouldSize ?? null,
+    troubles: look.troubles ?? null,
     text: look.text ?? '',
   };
 }
@@ -115,6 +122,7 @@ export function faultsOf(
     draft.waterLineMm === null &&
     draft.wetFront === null &&
     draft.mould === null &&
+    !draft.troubles &&
     draft.text.trim() === '' &&
     draft.pupaeIn === null &&
     draft.queensSeen === null &&
@@ -146,6 +154,8 @@ export function lookBody(draft: LookDraft, at: Instant): BodyOf<'look'> {
     ...(draft.waterLineMm !== null ? { waterLineMm: draft.waterLineMm } : {}),
     ...(draft.wetFront ? { wetFront: draft.wetFront } : {}),
     ...(draft.mould ? { mould: draft.mould } : {}),
+    ...(draft.mould && draft.mould !== 'none' && draft.mouldSize ? { mouldSize: draft.mouldSize } : {}),
+    ...(draft.troubles ? { troubles: draft.troubles } : {}),
     ...(draft.text.trim() ? { text: draft.text.trim() } : {}),
   };
 }

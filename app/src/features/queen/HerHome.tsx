@@ -50,7 +50,7 @@ export function HerHome({ shown, profile }: { shown: ShownQueen; profile: Specie
         />
       ) : (
         <HomePicture
-          housing={housing}
+          home={{ ...housing, parts: standing(housing) }}
           width={width}
           hers={drawing}
           lines={otherLines(shown)}

@@ -65,7 +65,7 @@ export function ShelfTube({ row, profile }: ShelfTubeProps) {
         </View>
         <View style={row.lost ? styles.lost : null} aria-hidden>
           {row.home ? (
-            <HomePicture housing={row.home} width={width} hers={drawn} mostTall={160} />
+            <HomePicture home={row.home} width={width} hers={drawn} mostTall={160} />
           ) : (
             <PartDrawing
               {...drawn}

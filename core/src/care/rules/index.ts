@@ -11,6 +11,7 @@ import { nest } from './nest';
 import { queens } from './queens';
 import { silence } from './silence';
 import { space } from './space';
+import { trouble } from './trouble';
 import { warmth } from './warmth';
 import { water } from './water';
 import { winter } from './winter';
@@ -25,6 +26,7 @@ const BY_ID: Record<VerdictId, Rule> = {
   leftovers,
   moving,
   water,
+  trouble,
   warmth,
   winter,
   health,

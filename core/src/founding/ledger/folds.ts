@@ -1,4 +1,4 @@
-import { CASTES } from '../../facts';
+import { CASTES, MOULD_SIZES, type MouldSize } from '../../facts';
 import type { EntryOf, KindName, Tally } from '../../log';
 import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
 import { MILESTONES } from '../../species';
@@ -71,7 +71,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
       one.waterReadings.push({ ...seen, mm: entry.waterLineMm });
     }
     if (entry.wetFront) one.wetFront = lasting(one.wetFront, entry.wetFront, seen);
-    if (entry.mould) one.mould = lasting(one.mould, entry.mould, seen);
+    foldTroubles(one, entry);
     if (entry.queen === 'seen') {
       one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
       one.queenMissing = [];
@@ -142,7 +142,8 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     if (change.what !== 'moved-in' && change.what !== 'cleaned') return;
     const id = tubeKey(one, change.partId);
     if (change.what === 'cleaned') {
-      (id === one.livesIn ? one : (one.elsewhere[id] ??= unseenTube())).mould = null;
+      const cleaned = id === one.livesIn ? one : (one.elsewhere[id] ??= unseenTube());
+      Object.assign(cleaned, { mould: null, mouldSize: null, mouldGrew: null, troubles: [] });
       return;
     }
     if (change.queen === true && id !== one.livesIn) livesNowIn(one, id);
@@ -165,8 +166,8 @@ const tubeKey = (one: QueenLedger, partId: string): string =>
 
 /** She lives in another tube: what was read and seen of the one she left stays with it. */
 function livesNowIn(one: QueenLedger, id: string): void {
-  const { waterReadings, wetFront, mould } = one;
-  one.elsewhere[one.livesIn] = { waterReadings, wetFront, mould };
+  const { waterReadings, wetFront, mould, mouldSize, mouldGrew, troubles } = one;
+  one.elsewhere[one.livesIn] = { waterReadings, wetFront, mould, mouldSize, mouldGrew, troubles };
   Object.assign(one, one.elsewhere[id] ?? unseenTube());
   delete one.elsewhere[id];
   one.livesIn = id;
@@ -181,6 +182,24 @@ function lasting<V>(
   seen: { at: Instant; entryId: string },
 ) {
   return { ...seen, value, since: had?.value === value ? had.since : seen.at };
+}
+
+/** What a look says of mould, and of all else that is wrong with the part she lives in. */
+function foldTroubles(one: QueenLedger, look: EntryOf<'look'>): void {
+  const seen = seenIn(look);
+  if (look.mould === 'none') Object.assign(one, { mouldSize: null, mouldGrew: null });
+  else if (look.mouldSize) {
+    const rank = (size: MouldSize) => MOULD_SIZES.indexOf(size);
+    if (one.mouldSize && rank(look.mouldSize) > rank(one.mouldSize)) one.mouldGrew = seen;
+    one.mouldSize = look.mouldSize;
+  }
+  if (look.mould) one.mould = lasting(one.mould, look.mould, seen);
+  if (look.troubles)
+    one.troubles = look.troubles.map((what) => ({
+      ...seen,
+      what,
+      since: one.troubles.find((t) => t.what === what)?.since ?? look.at,
+    }));
 }
 
 /** What a look says of workers of a kind, of winged young and of the dead. */

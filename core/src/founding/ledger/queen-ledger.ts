@@ -1,4 +1,4 @@
-import type { Caste, Mould, WetFront } from '../../facts';
+import type { Caste, Mould, MouldSize, Trouble, WetFront } from '../../facts';
 import type { CountRange, Instant, Interval } from '../../quantity';
 import type { BodyOf, Disturbance, SpeciesBelief } from '../../log';
 import { MILESTONES, type Milestone } from '../../species';
@@ -42,13 +42,25 @@ export interface TubeState {
   waterReadings: { at: Instant; mm: number; entryId: string }[];
   wetFront: { value: WetFront; at: Instant; since: Instant; entryId: string } | null;
   mould: { value: Mould; at: Instant; since: Instant; entryId: string } | null;
+  /** How much mould there was last, and the look that found it grown; null while nobody said how much, or it has not. */
+  mouldSize: MouldSize | null;
+  mouldGrew: { at: Instant; entryId: string } | null;
+  /** What was wrong with it at the last look that said so. */
+  troubles: { what: Trouble; at: Instant; since: Instant; entryId: string }[];
 }
 
 /** The tube she was taken in with: her log alone does not know its id. */
 export const FIRST_TUBE = 'first';
 
 /** Nothing was read or seen of it yet. */
-export const unseenTube = (): TubeState => ({ waterReadings: [], wetFront: null, mould: null });
+export const unseenTube = (): TubeState => ({
+  waterReadings: [],
+  wetFront: null,
+  mould: null,
+  mouldSize: null,
+  mouldGrew: null,
+  troubles: [],
+});
 
 /** What is known of one queen from her log alone. Derived, never stored. */
 export interface QueenLedger {
@@ -108,6 +120,9 @@ export interface QueenLedger {
   /** As last seen in the tube she lives in, and since which look it has been so. */
   wetFront: TubeState['wetFront'];
   mould: TubeState['mould'];
+  mouldSize: TubeState['mouldSize'];
+  mouldGrew: TubeState['mouldGrew'];
+  troubles: TubeState['troubles'];
   /** The tube she lives in: the id of one that was set up later, or `FIRST_TUBE`. */
   livesIn: string;
   /** What is known of the tubes she does not live in now, by the same ids. */

@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { countSchema, idSchema, instantSchema, MOULDS, PUPAE_IN, WET_FRONTS } from '../../facts';
+import {
+  countSchema,
+  idSchema,
+  instantSchema,
+  MOULD_SIZES,
+  MOULDS,
+  PUPAE_IN,
+  TROUBLES,
+  WET_FRONTS,
+} from '../../facts';
 import { noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
@@ -34,6 +43,9 @@ export const lookSchema = z.object({
   /** How far the dark wet front has come in the inner plug. */
   wetFront: z.enum(WET_FRONTS).optional(),
   mould: z.enum(MOULDS).optional(),
+  mouldSize: z.enum(MOULD_SIZES).optional(),
+  /** What is wrong with her home; an empty list says that nothing is. */
+  troubles: z.array(z.enum(TROUBLES)).max(TROUBLES.length).optional(),
   text: noteText.optional(),
 });
 

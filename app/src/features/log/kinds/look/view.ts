@@ -2,7 +2,14 @@ import { countText } from '@gentle-burrow/core/quantity';
 import { CASTES } from '@gentle-burrow/core/vocabulary';
 import { countsWords } from '../../parts';
 import { joined, type KindView } from '../../kind-view';
-import { CASTE_WORDS, FRONT_WORDS, MOULD_WORDS, PUPAE_WORDS } from '@/words/log';
+import {
+  CASTE_WORDS,
+  FRONT_WORDS,
+  MOULD_SIZE_WORDS,
+  MOULD_WORDS,
+  PUPAE_WORDS,
+  TROUBLE_WORDS,
+} from '@/words/log';
 
 export const look: KindView<'look'> = {
   title: 'Look',
@@ -19,6 +26,8 @@ export const look: KindView<'look'> = {
       body.waterLineMm !== undefined && `water at ${body.waterLineMm} mm`,
       body.wetFront && FRONT_WORDS[body.wetFront],
       body.mould && body.mould !== 'none' && MOULD_WORDS[body.mould],
+      body.mouldSize && MOULD_SIZE_WORDS[body.mouldSize],
+      ...(body.troubles ?? []).map((t) => TROUBLE_WORDS[t]),
       body.text,
     ),
 };

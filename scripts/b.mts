@@ -1,0 +1,2 @@
+import { benchShelf } from './bench/shelf';
+for (const r of await benchShelf()) console.log(r.what, r.measured);

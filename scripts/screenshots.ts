@@ -69,7 +69,7 @@ async function halfLook(page: Page): Promise<void> {
 const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'today', path: '/', sizes: ['phone', 'wide'] },
   { name: 'shelf', path: '/shelf', sizes: ['phone', 'wide'] },
-  { name: 'queen', path: `/queens/${id('C1')}`, sizes: ['phone'] },
+  { name: 'queen', path: `/queens/${id('S2')}`, sizes: ['phone'] },
   { name: 'moving', path: `/queens/${id('C2')}`, sizes: ['wide'] },
   { name: 'queen-ahead', path: `/queens/${id('C1')}/ahead`, sizes: ['phone'] },
   { name: 'queen-why', path: `/queens/${id('C1')}/why`, sizes: ['phone'] },

@@ -76,7 +76,7 @@ function SideBySide({ room }: { room: { tempC: number; roomRelHumidity: number }
     <>
       <Table
         label="First homes side by side"
-        head={['Home', 'Wetted', 'Disturbances']}
+        head={['Home', 'Wetted', 'Disturbed']}
         rows={[
           [
             'Tube',

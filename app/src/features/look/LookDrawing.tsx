@@ -163,7 +163,7 @@ function TubeLook({ tube, profile, draft, reckonedMm, stage, onStage, onChange }
                 stage={m}
                 on={m === stage}
                 left={
-                  (a.chamberStart + (a.chamberEnd - a.chamberStart) * PILE_AT[m] - lens.from) * lens.pxPerMm
+                  (a.chamberStart + (a.innerEnd - a.chamberStart) * PILE_AT[m] - lens.from) * lens.pxPerMm
                 }
                 top={(MARGIN_MM + a.R + a.r) * lens.pxPerMm - TARGET}
                 onPress={() => onStage(m)}

@@ -77,7 +77,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
   if (width <= 0) return null;
   const queenMm = middle(profile?.queenLengthMm.value, 9);
   const workerMm = middle(profile?.workerLengthMm.value, 3.5);
-  const chamber = a.chamberEnd - a.chamberStart;
+  const chamber = a.innerEnd - a.chamberStart;
   const at = (share: number) => a.chamberStart + chamber * share;
   const floor = a.r - 0.3;
   const pile = { floor, workerMm, palette };

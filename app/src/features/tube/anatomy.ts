@@ -10,11 +10,16 @@ export interface Anatomy {
   plugStart: number;
   chamberStart: number;
   chamberEnd: number;
+  /** Where the room ends in which her brood lies: at a wall, or with the chamber. */
+  innerEnd: number;
   /** Inner radius. */
   r: number;
   /** Outer radius. */
   R: number;
 }
+
+/** Half of a wall and the end of its straw, mm. */
+const WALL_ROOM_MM = 4;
 
 export function anatomyOf(tube: TubeHome): Anatomy {
   const plugStart = tube.waterLineMm;
@@ -22,6 +27,7 @@ export function anatomyOf(tube: TubeHome): Anatomy {
     plugStart,
     chamberStart: plugStart + tube.plugs.innerMm,
     chamberEnd: tube.lengthMm - tube.plugs.outerMm,
+    innerEnd: tube.divider ? tube.divider.atMm - WALL_ROOM_MM : tube.lengthMm - tube.plugs.outerMm,
     r: tube.boreMm / 2,
     R: tube.outsideMm / 2,
   };

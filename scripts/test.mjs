@@ -73,15 +73,23 @@ async function checkAndBuild() {
   return built;
 }
 
-async function unitTests() {
-  heading('unit tests');
-  const postgres = startPostgres();
-  if (!postgres) console.log('No PostgreSQL here: the storage suite runs on PGlite alone.');
-  const jestFile = join(results, 'jest.json');
-  const { ok } = await run('npx', ['jest', '--json', `--outputFile=${jestFile}`, '--silent=false'], {
-    env: postgres ? { TEST_DATABASE_URL: postgres.url } : {},
-  });
-  postgres?.stop();
+/** Unit tests of some projects, one after the other in one process. */
+async function unitTests(projects, env = {}) {
+  heading(`unit tests of ${projects.join(', ')}`);
+  const jestFile = join(results, `jest-${projects[0]}.json`);
+  const { ok } = await run(
+    'npx',
+    [
+      'jest',
+      '--maxWorkers=1',
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${jestFile}`,
+      '--silent=false',
+    ],
+    { env },
+  );
   const jest = report(jestFile);
   count(
     ok,
@@ -89,13 +97,28 @@ async function unitTests() {
       good: jest.numPassedTests ?? 0,
       bad: (jest.numFailedTests ?? 0) + (jest.numRuntimeErrorTestSuites ?? 0),
     },
-    'Jest',
+    `Jest of ${projects.join(', ')}`,
   );
 }
 
+/** What needs no browser, with a PostgreSQL server where there is one. */
+async function unitTestsBelow() {
+  const postgres = startPostgres();
+  if (!postgres) console.log('No PostgreSQL here: the storage suite runs on PGlite alone.');
+  await unitTests(['core', 'contract', 'server'], postgres ? { TEST_DATABASE_URL: postgres.url } : {});
+  postgres?.stop();
+}
+
+/** The other core's share. */
+async function checkBuildAndTest() {
+  const built = await checkAndBuild();
+  await unitTestsBelow();
+  return built;
+}
+
 await ensureInstalled();
-// the unit tests take one core and the rest the other
-const [built] = await Promise.all([checkAndBuild(), unitTests()]);
+// the application's unit tests take one core, all the rest the other: about as long
+const [built] = await Promise.all([checkBuildAndTest(), unitTests(['app'])]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {

@@ -41,14 +41,14 @@ async function tenQueens(burrow: Burrow): Promise<Queen[]> {
   const queens: Queen[] = [];
   for (let i = 0; i < 10; i++) {
     const kind = KINDS[i % 3] as string;
-    const tube = { ...usualTube(v7(), START), waterLineMm: 95 };
+    const home = { ...usualTube(v7(), START), waterLineMm: 95 };
     const label = `Q${i + 1}`;
     const id = v7();
     const queen = {
       id,
       label,
       batch: 'Season',
-      homeId: tube.id,
+      homeId: home.id,
       placeId: place.id,
       lookingSchool: null,
       createdAt: START,
@@ -63,7 +63,7 @@ async function tenQueens(burrow: Burrow): Promise<Queen[]> {
       wings: 'dealate',
       species: { profileId: kind, sure: 'certain' },
     };
-    await burrow.send('POST', '/queens', { queen, tube, place, intake });
+    await burrow.send('POST', '/queens', { queen, home, place, intake });
     queens.push({ id, label, truth: simulateQueen(speciesProfile(kind), TEMP_C, random) });
   }
   return queens;

@@ -279,6 +279,13 @@ describe('refusals say what is wrong, where, and how to mend it', () => {
     expect(refused(await post('/api/entries', { entries })).field).toBe('entries.1.eggs.high');
   });
 
+  test('a queen that waited on a device since before homes were more than tubes is taken in', async () => {
+    const { home, ...rest } = newQueen('Waited');
+    const r = await post('/api/queens', { ...rest, tube: home });
+    expect(r.statusCode).toBe(201);
+    expect((await get(`/api/queens/${rest.queen.id}`)).json()).toMatchObject({ home });
+  });
+
   test('water beyond the tube', async () => {
     const one = newQueen();
     const r = await post('/api/queens', { ...one, home: { ...one.home, waterLineMm: 160 } });

@@ -1,2 +1,0 @@
-import { benchShelf } from './bench/shelf';
-for (const r of await benchShelf()) console.log(r.what, r.measured);

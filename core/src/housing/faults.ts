@@ -18,7 +18,7 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
     return jointFault(home, null, change);
   }
   const part = partOf(home, change.partId);
-  if (!part) return 'This tube is not in her home. Set it up first.';
+  if (!part) return 'This part is not in her home. Set it up first.';
   const noun = nounOf(part.part);
   if (part.gone) return `This ${noun} was taken away. Set it up anew, or take back that it was taken away.`;
   switch (change.what) {
@@ -35,9 +35,7 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
     case 'watered':
       return part.part.kind === 'tube'
         ? 'A tube is not watered: set up a fresh one, or write down its water line.'
-        : part.part.water === 'none'
-          ? `This ${noun} has no water of its own. Choose the part that was watered.`
-          : null;
+        : null;
     case 'cleaned':
     case 'covered':
       return null;

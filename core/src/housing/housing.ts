@@ -181,6 +181,8 @@ function apply(one: Mutable, { change, at, id }: EntryOf<'home'>): void {
       if (now.part.kind === 'tube') now.part = divided(now.part, change.divider);
       return;
     case 'watered':
+      // what had no water has it now: wet cotton was laid into it
+      if (now.part.kind !== 'tube' && now.part.water === 'none') now.part = { ...now.part, water: 'cotton' };
       now.waterings = [...now.waterings, { at, ml: change.ml ?? null, was: change.was ?? null, entryId: id }];
       return;
     case 'cleaned':

@@ -91,6 +91,14 @@ test('a nest is moved into like a tube, and she lives there', () => {
   expect(h.past).toMatchObject([{ stage: 'done', to: NEST }]);
 });
 
+test('wet cotton laid into a part without water is its water from then on', () => {
+  const dry = of(set(1, SPACE, 'box'));
+  expect(now(dry, SPACE).part).toMatchObject({ water: 'none' });
+  const wet = of(set(1, SPACE, 'box'), home(2, { what: 'watered', partId: SPACE }));
+  expect(wet.faults).toEqual([]);
+  expect(now(wet, SPACE).part).toMatchObject({ water: 'cotton' });
+});
+
 test('a wall makes two rooms of a tube, until it is taken out', () => {
   const divider = { atMm: 120, strawMm: 4 };
   const walled = of(home(1, { what: 'divided', partId: TUBE.id, divider }));
@@ -147,12 +155,6 @@ test.each([
   ],
   ['nothing to part', [], { what: 'parted', partId: TUBE.id }, /joined to nothing/],
   ['a tube that is watered', [], { what: 'watered', partId: TUBE.id }, /A tube is not watered/],
-  [
-    'water for what has none',
-    [set(1, SPACE, 'outworld')],
-    { what: 'watered', partId: SPACE },
-    /no water of its own/,
-  ],
   [
     'a wall in a nest',
     [set(1, NEST, 'nest')],

@@ -59,6 +59,13 @@ describe('how often a home is watered', () => {
     expect(said('right')).toBeLessThan(said('still-wet'));
   });
 
+  test('weeks of which nothing was written down teach nothing: she would dry out by them', () => {
+    const fresh = wateringOf({ part: cell, waterings: [] }, [room(24, 0.5)]);
+    const late = wateringOf({ part: cell, waterings: [wet(25), wet(50, 'right')] }, [room(24, 0.5)]);
+    expect(late?.from).toBe(0);
+    expect(late?.everyDays).toEqual(fresh?.everyDays);
+  });
+
   test('two of one visit teach nothing', () => {
     expect(wateringOf({ part: cell, waterings: [wet(0.01), wet(0.02)] }, [room(24, 0.5)])?.from).toBe(0);
   });

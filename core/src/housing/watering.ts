@@ -141,6 +141,8 @@ const LOG_SPREAD = 0.5;
 const LOG_ERROR = { said: 0.35, unsaid: 0.7 };
 /** What is left, or overdrawn, when it was found still wet or dry. Priors. */
 const FOUND = { dry: Math.log(0.75), right: 0, 'still-wet': Math.log(1.25) };
+/** Between two waterings that teach something, as shares of what it has to spend. Priors. */
+const [LEAST_TOOK, MOST_TOOK] = [0.05, 3];
 /** Quantile of a tenth of a standard normal. */
 const TENTH = 1.2816;
 
@@ -166,8 +168,8 @@ export function wateringOf(
   fills.forEach(({ at, was }, i) => {
     const before = fills[i - 1];
     const took = before ? lostBetween(rooms, rate, msOf(before.at), msOf(at)) / spendMl : 0;
-    // two of one visit, or air that takes nothing, say nothing
-    if (took < 0.05) return;
+    // two of one visit say nothing; nor does a gap in which it would have been dry several times: it was watered, and not written down
+    if (took < LEAST_TOOK || took > MOST_TOOK) return;
     const weight = 1 / (was ? LOG_ERROR.said : LOG_ERROR.unsaid) ** 2;
     precision += weight;
     sum += weight * (Math.log(took) + (was ? FOUND[was] : 0));

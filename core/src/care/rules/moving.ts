@@ -20,6 +20,7 @@ import {
   type Rule,
   type Verdict,
 } from '../verdict';
+import { againAfter } from './again';
 import { tubeFault } from './tube-fault';
 
 /** How much the old tube presses: nothing does; mould or a low line; no water, or water where she sits. */
@@ -215,12 +216,6 @@ function shut(c: Case, move: Move, haste: Haste, aid: Phrase): Said {
 function stepAsk(c: Case, haste: Haste, from: Instant, says: Phrase): Verdict['asks'] {
   const slack = figure(haste === 'calm' ? 'moveStepCalmDays' : 'moveStepDays');
   return [ask(c, 'move-step', [from, from, addDays(from, slack)], says, { obligatory: haste !== 'calm' })];
-}
-
-/** The next of a row of dates, evenly apart, that is still to come. */
-function againAfter(first: Instant, everyDays: number, now: Instant): Instant {
-  const past = Math.max(0, daysBetween(first, now));
-  return addDays(first, (Math.floor(past / everyDays) + 1) * everyDays);
 }
 
 function stateWords(c: Case, move: Move): Phrase {

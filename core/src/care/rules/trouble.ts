@@ -14,6 +14,7 @@ import {
   type Criterion,
   type Rule,
 } from '../verdict';
+import { againAfter } from './again';
 
 /** What is done about it, the least first. */
 const MEASURES = ['watch', 'clean', 'offer', 'offer now', 'move now'] as const;
@@ -73,7 +74,7 @@ export const trouble: Rule = (c) => {
 };
 
 function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][number]): Weighed {
-  const again = againAfter(since, c.now);
+  const again = againAfter(since, figure('troubleAgainDays'), c.now);
   const base = { id: what, evidence: [entryId], again };
   const home = nounOf(c.part);
   switch (what) {
@@ -132,7 +133,7 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
 function farMould(c: Case): Weighed[] {
   const { mould, mouldSize, mouldGrew } = c.known;
   if (mould?.value !== 'far-plug') return [];
-  const again = againAfter(mould.since, c.now);
+  const again = againAfter(mould.since, figure('troubleAgainDays'), c.now);
   const base = { id: 'mould' as const, evidence: [mould.entryId], again };
   if (mouldGrew || mouldSize === 'much')
     return [
@@ -152,13 +153,6 @@ function farMould(c: Case): Weighed[] {
       says: phrase`A speck of mould away from her brood: watched, not acted on. Judge it again on ${{ date: again }}, and say how much there is.`,
     },
   ];
-}
-
-/** The next of the days on which it is judged. */
-function againAfter(since: Instant, now: Instant): Instant {
-  const every = figure('troubleAgainDays');
-  const past = Math.max(0, daysBetween(since, now));
-  return addDays(since, (Math.floor(past / every) + 1) * every);
 }
 
 const asCriterion = ({ id, measure, says, evidence }: Weighed): Criterion =>

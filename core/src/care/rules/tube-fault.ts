@@ -81,20 +81,19 @@ const told = (aid: string, offer: string): Pick<Fault, 'aid' | 'says'> => ({
   says: [aid, offer],
 });
 
-/** Mould where she lives, as last seen. */
+/** Mould at her brood; what is away from it is weighed with all else that is wrong. */
 export function mould(c: Case): Criterion[] {
   const { mould: seen } = c.known;
-  if (!seen || seen.value === 'none') return [];
-  const near = seen.value === 'near-brood';
+  if (seen?.value !== 'near-brood') return [];
   return [
     criterion(
       'mould',
-      near ? 'unmet' : 'met',
-      near
-        ? phrase`Mould near the brood since ${{ date: seen.since }}.`
-        : ['A speck of mould on the far plug is watched, not acted on.'],
+      'unmet',
+      phrase`Mould near the brood since ${{ date: seen.since }}.`,
       COMMON_PRACTICE,
-      { evidence: [seen.entryId] },
+      {
+        evidence: [seen.entryId],
+      },
     ),
   ];
 }

@@ -112,6 +112,7 @@ export function emptyDraft({ facts }: ShownQueen, partId?: string): HomeDraft {
 }
 
 const isAlone = (home: Housing): boolean => standing(home).length === 1;
+/** Mostly watered by hand; wet cotton can be laid into any part that is no tube. */
 const isWatered = (part: HomePart): boolean => part.kind !== 'tube' && part.water !== 'none';
 
 /** What may be done at a home as it is, the likeliest first. */
@@ -121,16 +122,24 @@ export function whatsOf(home: Housing, draft: HomeDraft): What[] {
   const named = draft.partId === null ? null : (parts.find((p) => p.id === draft.partId) ?? null);
   const about = named ? [named] : parts;
   const watered: What[] = about.some(isWatered) ? ['watered'] : [];
+  const laid: What[] = watered.length === 0 && about.some((p) => p.kind !== 'tube') ? ['watered'] : [];
   const gated: What[] = about.some((p) => gatesOf(home, p).length > 0) ? ['gate'] : [];
   const divided: What[] = about.some((p) => p.kind === 'tube') ? ['divided'] : [];
   if (isAlone(home)) {
     const solid: What[] = parts.some((p) => p.kind !== 'tube') ? ['gate', 'cleaned'] : [];
-    return [...watered, 'set-up', ...divided, ...solid.filter((w) => w !== 'gate' || gated.length > 0)];
+    return [
+      ...watered,
+      ...laid,
+      'set-up',
+      ...divided,
+      ...solid.filter((w) => w !== 'gate' || gated.length > 0),
+    ];
   }
   const joined: What[] = home.links.length > 0 ? ['parted'] : [];
   return [
     ...watered,
     'moved-in',
+    ...laid,
     ...gated,
     'covered',
     'joined',
@@ -162,7 +171,7 @@ export function partsFor(home: Housing, what: What): HomePart[] {
   const parts = standing(home).map((p) => p.part);
   switch (what) {
     case 'watered':
-      return parts.filter(isWatered);
+      return parts.filter((p) => p.kind !== 'tube');
     case 'gate':
       return parts.filter((p) => gatesOf(home, p).length > 0);
     case 'divided':

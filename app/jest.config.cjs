@@ -7,6 +7,7 @@ const { watchPlugins: _, ...base } = require('jest-expo/web/jest-preset');
 module.exports = {
   ...base,
   displayName: { name: 'app', color: 'green' },
+  testEnvironment: '<rootDir>/test/environment.cjs',
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts?(x)'],
   setupFiles: [...(base.setupFiles ?? []), 'fake-indexeddb/auto', '<rootDir>/test/setup.cjs'],

@@ -5,6 +5,7 @@ export default defineConfig({
   outputDir: './test-results',
   // each test has a server and a directory of its own
   workers: 2,
+  fullyParallel: true,
   timeout: 180_000,
   // what these tests hold is that it comes, not how soon: that is measured by the bench
   expect: { timeout: 30_000 },

@@ -1,5 +1,5 @@
 // Bundles the server and its worker, so that it starts fast and a worker thread needs no loader.
-import { readFileSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 
@@ -7,16 +7,19 @@ const at = (path) => fileURLToPath(new URL(path, import.meta.url));
 const { dependencies } = JSON.parse(readFileSync(at('package.json'), 'utf8'));
 const own = (name) => name.startsWith('@gentle-burrow/');
 
+rmSync(at('dist'), { recursive: true, force: true });
 await build({
   entryPoints: [at('src/main.ts'), at('src/jobs/project.worker.ts')],
   outdir: at('dist'),
   entryNames: '[name]',
   bundle: true,
+  // what only a few requests need stays in files of its own, beside the others, until it is asked for
+  splitting: true,
   platform: 'node',
   format: 'esm',
   target: 'node20',
   sourcemap: true,
-  // the bundle is one module: where it lies, told as the sources ask for it
+  // each file of the bundle is one module: where it lies, told as the sources ask for it
   banner: {
     js: "import { fileURLToPath as pathOf } from 'node:url'; const __filename = pathOf(import.meta.url);",
   },

@@ -2,7 +2,7 @@ import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { onlineManager } from '@tanstack/react-query';
-import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
+import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
 import { apart } from './example';
@@ -55,11 +55,17 @@ export async function openOutbox(): Promise<void> {
   void flush();
 }
 
-/** Keeps it in the browser first, then sends it. Resolves when it is kept; it may be sent much later. */
-export async function put(out: Outgoing): Promise<void> {
-  const item: OutboxItem = { id: v7(), out };
-  change([...items, item]);
-  await set(item.id, item, store()).catch(() => {});
+/**
+ * Keeps it in the browser first, all of it or nothing, then shows it and sends it. Resolves when it is shown: who leaves the
+ * page at that moment loses no part of it. It may be sent much later.
+ */
+export async function put(...outs: Outgoing[]): Promise<void> {
+  const written = outs.map((out): OutboxItem => ({ id: v7(), out }));
+  await setMany(
+    written.map((item) => [item.id, item]),
+    store(),
+  ).catch(() => {});
+  change([...items, ...written]);
   void flush();
 }
 

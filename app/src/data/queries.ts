@@ -276,10 +276,17 @@ export function useStock(): ShownStock {
   }, [data, items, settled]);
 }
 
-/** Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. */
-export async function writeEntry(queenId: string, body: EntryBody): Promise<Entry> {
+/**
+ * Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached.
+ * @param alongside what belongs to it and is kept with it or not at all
+ */
+export async function writeEntry(
+  queenId: string,
+  body: EntryBody,
+  alongside: readonly Outgoing[] = [],
+): Promise<Entry> {
   const entry = { ...body, id: v7(), queenId, loggedAt: new Date().toISOString() } as Entry;
-  await put({ what: 'entry', entry });
+  await put({ what: 'entry', entry }, ...alongside);
   return entry;
 }
 

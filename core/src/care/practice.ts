@@ -142,10 +142,14 @@ export const PRACTICE = {
   askAgainAfterLossDays: own(28, 'days', 'after lost brood, before new silence is asked about'),
   broodSeasonDays: own(240, 'days', 'lost brood is added up over so long'),
   helpAfterClutches: common(
-    2,
+    3,
     'times',
-    'brood lost in a season before pupae of a sister colony are thought of',
+    'brood lost in a season before pupae of a sister colony are thought of; “a season”',
   ),
+  boostLookFromDays: own(1, 'days', 'after brood was given to her it is looked at once, from then on'),
+  boostLookBestDays: own(3, 'days', 'best then'),
+  boostLookToDays: own(5, 'days', 'and by then'),
+  boostTalkDays: own(21, 'days', 'what became of given brood is told so long'),
   causeCool: own(
     0.3,
     'times',

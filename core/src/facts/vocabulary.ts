@@ -158,6 +158,13 @@ export type BroodThere = (typeof BROOD_THERE)[number];
 export const WORKERS_THERE = ['none', 'scouts', 'some', 'most', 'all'] as const;
 export type WorkersThere = (typeof WORKERS_THERE)[number];
 
+/** Brood of one colony given to another of its kind: seen from either of the two. */
+export const BROOD_WAYS = ['given', 'received'] as const;
+export type BroodWay = (typeof BROOD_WAYS)[number];
+/** What can be given: brood that does not walk, the youngest first. */
+export const BROOD = ['eggs', 'larvae', 'pupae'] as const;
+export type Brood = (typeof BROOD)[number];
+
 /** What is counted when they are brought over by hand, in the order in which they are. */
 export const TALLIED = ['workers', 'eggs', 'larvae', 'pupae', 'repletes', 'queens'] as const;
 export type Tallied = (typeof TALLIED)[number];

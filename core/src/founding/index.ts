@@ -34,6 +34,7 @@ export {
 } from './founder';
 export { vanishedBetween, type FullCount, type Vanished } from './ledger/vanished';
 export { isMeal, lastMeal, refusalsInARow, stillThere, type Offer } from './ledger/offers';
+export { mayBeForeign, ownCounts, type BroodMove } from './ledger/foreign';
 export { batchesOf, type Batch } from './ledger/batches';
 export { type Contradiction, type Reading } from './ledger/contradictions';
 export { nextWinter, type Likely } from './outlook/later-batches';

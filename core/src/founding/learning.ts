@@ -1,4 +1,4 @@
-import { daysBetween, normalBelow, type Instant } from '../quantity';
+import { daysBetween, msOf, normalBelow, type Instant } from '../quantity';
 import { STAGES, type SpeciesProfile, type Stage } from '../species';
 import { lateCatch } from './outlook/late-catch';
 import type { Hemisphere } from '../season';
@@ -42,6 +42,7 @@ export function stageEvidence(
   const origin = known.intake.at;
   const day = (at: Instant) => daysBetween(origin, at);
   const milestones = ['eggs', 'larvae', 'pupae', 'workers'] as const;
+  const stirred = known.broodMoves[0]?.at;
   STAGES.forEach((stage, k) => {
     const end = known.appearances[milestones[k] as 'eggs'].interval;
     const start =
@@ -49,6 +50,8 @@ export function stageEvidence(
         ? { after: known.intake?.earliest ?? origin, by: origin }
         : known.appearances[milestones[k - 1] as 'eggs'].interval;
     if (start.by === null || end.by === null || start.after === null || end.after === null) return;
+    // with helpers that are not hers, or without brood that was, she goes at another speed
+    if (stirred !== undefined && msOf(end.by) > msOf(stirred)) return;
     if (k === 0 && (known.broodLost.length > 0 || lateCatch(profile, origin, hemisphere).chance > 0)) return;
     const clock = warmthClock(profile, stage, temperature, origin);
     const gathered = (from: Instant, to: Instant) => clock.gathered(day(to)) - clock.gathered(day(from));

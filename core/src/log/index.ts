@@ -15,6 +15,7 @@ export {
 export { corrected, isWithdrawn } from './corrected';
 export { effectiveEntries, type EffectiveEntry } from './effective';
 export { DISTURBANCES, type Disturbance, type References } from './kind';
+export { broodSchema, type BroodMoved } from './kinds/brood';
 export { coordinatesSchema, intakeSchema } from './kinds/intake';
 export { homeSchema, type HomeChange, type Tally } from './kinds/home';
 export { feedSchema } from './kinds/feed';

@@ -1,3 +1,4 @@
+import { brood } from './kinds/brood';
 import { correct } from './kinds/correct';
 import { feed } from './kinds/feed';
 import { health } from './kinds/health';
@@ -27,6 +28,7 @@ export const KINDS = {
   sign,
   correct,
   home,
+  brood,
 } as const;
 
 export type KindName = keyof typeof KINDS;

@@ -1,4 +1,5 @@
 export {
+  broodWords,
   counted,
   countedRange,
   EVENT_WORDS,

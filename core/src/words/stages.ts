@@ -1,3 +1,4 @@
+import { BROOD, type Brood } from '../facts/vocabulary';
 import { countText, type CountRange } from '../quantity';
 import type { OutlookEvent } from '../founding';
 import type { Milestone } from '../species';
@@ -42,3 +43,7 @@ export const numbered = (n: number, event: OutlookEvent): string =>
 /** "eggs", "eggs and larvae", "eggs, larvae and pupae". */
 export const listed = (words: readonly string[]): string =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1] ?? ''}`;
+
+/** "2 larvae and 6 pupae". */
+export const broodWords = (counts: Partial<Record<Brood, number>>): string =>
+  listed(BROOD.flatMap((b) => (counts[b] ? [numbered(counts[b], b)] : [])));

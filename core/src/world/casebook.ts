@@ -54,6 +54,8 @@ type Line = {
   wet?: { old?: boolean; [how: string]: unknown };
   /** A wall with a straw in her first tube. */
   wall?: { atMm: number; strawMm: number };
+  /** Brood of another colony given to her, or hers to another. */
+  brood?: 'given' | 'received';
   /** Lit or dark: the old tube. */
   cover?: string;
   /** Which tube was taken away. */
@@ -92,6 +94,8 @@ const OTHER_PLACE = '018f0000-0000-7000-8000-000000000004';
 const TUBE = '018f0000-0000-7000-8000-000000000003';
 const FRESH = '018f0000-0000-7000-8000-000000000005';
 const READY = '018f0000-0000-7000-8000-000000000006';
+const OTHER_QUEEN = '018f0000-0000-7000-8000-000000000007';
+const TWIN = '018f0000-0000-7000-8000-000000000008';
 const EVENING = 18.5 / 24;
 const FIRST_DAY = '2026-05-01';
 
@@ -199,13 +203,14 @@ function bodyOf(look: Line['look'], body: Record<string, unknown>): object {
     return { kind: 'look', queen: 'seen', ...Object.fromEntries(counts), ...body };
   }
   if (look) return { kind: 'look', ...look, ...body };
-  const short = ['feed', 'note', 'rest', 'loss', 'knock', 'health', 'sign', 'identify'].find(
+  const short = ['feed', 'note', 'rest', 'loss', 'knock', 'health', 'sign', 'identify', 'brood'].find(
     (k) => k in body,
   );
   if (short === undefined) return body;
   const { [short]: value, ...rest } = body;
   if (short === 'feed') return { kind: 'feed', food: value, outcome: 'taken', ...rest };
   if (short === 'loss') return { kind: 'loss', how: value, ...rest };
+  if (short === 'brood') return { kind: 'brood', way: value, otherId: OTHER_QUEEN, twinId: TWIN, ...rest };
   if (short === 'note') return { kind: 'note', text: value, ...rest };
   return { kind: short, ...(value as object), ...rest };
 }

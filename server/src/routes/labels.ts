@@ -11,12 +11,12 @@ import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
 import type { LabelText } from '../labels/design';
-import { labelFaces } from '../labels/fonts';
-import { labelsPdf } from '../labels/pdf';
-import { labelsSvg } from '../labels/svg';
 import { zoneOf } from '../zone';
 
 const MOST = 500;
+
+/** Fonts, codes and PDF take longer to load than all the rest of the server: only who prints waits for them. */
+const printing = () => import('../labels/printing');
 
 const asked = z.object({
   queens: z
@@ -62,6 +62,7 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
     },
     async (request, reply) => {
       const { queens, sheet, skip, origin } = request.query;
+      const { labelFaces, labelsPdf } = await printing();
       const bytes = await labelsPdf(sheetOf(sheet), await texts(queens, origin), skip, labelFaces());
       return reply
         .type('application/pdf')
@@ -81,6 +82,7 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
     },
     async (request, reply) => {
       const { queens, sheet, skip, origin, page } = request.query;
+      const { labelFaces, labelsSvg } = await printing();
       const svg = labelsSvg(sheetOf(sheet), await texts(queens, origin), skip, page, labelFaces());
       return reply.type('image/svg+xml; charset=utf-8').send(svg as never);
     },

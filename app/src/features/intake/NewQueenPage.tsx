@@ -127,8 +127,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
   const keep = async (checked: QueenForm) => {
     const { body, sign } = newQueenOf(checked, places);
     saved.current = true;
-    await put({ what: 'queen', body });
-    if (sign) await put({ what: 'entry', entry: sign });
+    await put({ what: 'queen', body }, ...(sign ? [{ what: 'entry', entry: sign } as const] : []));
     clearDraft(DRAFT);
     goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
   };

@@ -59,11 +59,14 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
   const save = useOnce(async () => {
     if (said === null || at === null) return;
     const body = { kind, at, ...said, ...(text ? { text } : {}) } as unknown as BodyOf<K> & EntryBody;
+    const used = amends ? [] : (form.uses?.(fields, shown) ?? []);
     const written = amends
       ? await amendEntry(queen.id, amends.id, body, amends.over)
-      : await writeEntry(queen.id, body);
-    const used = amends ? [] : (form.uses?.(fields, shown) ?? []);
-    for (const move of used) await put({ what: 'stock-move', move });
+      : await writeEntry(
+          queen.id,
+          body,
+          used.map((move) => ({ what: 'stock-move', move })),
+        );
     clear();
     onDone();
     offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), async () => {

@@ -193,8 +193,10 @@ function NewItem({ onDone }: { onDone(): void }) {
   const tubes = item.kind === 'finished-tube' || item.kind === 'empty-tube';
   const save = async () => {
     if (!checked.success) return;
-    await put({ what: 'stock-item', item: checked.data });
-    if (count) await put({ what: 'stock-move', move: change(id, Math.round(count), 'counted') });
+    await put(
+      { what: 'stock-item', item: checked.data },
+      ...(count ? [{ what: 'stock-move', move: change(id, Math.round(count), 'counted') } as const] : []),
+    );
     onDone();
   };
   const size = item.tube ?? { outsideMm: 16, boreMm: 14, lengthMm: 150, end: 'round' as const };

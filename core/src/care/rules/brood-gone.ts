@@ -1,5 +1,5 @@
 import { lastMeal, type Vanished } from '../../founding';
-import { daysBetween, phrase, type Instant, type Phrase } from '../../quantity';
+import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
@@ -13,11 +13,14 @@ import { tubeFault } from './tube-fault';
 export const broodGone: Rule = (c) => {
   if (c.life === 'gone' || c.life === 'orphans') return null;
   const { known, now } = c;
-  const lost = known.broodLost.filter(
-    (l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'),
-  );
+  const lost = lostThisSeason(c);
   const newBrood = known.appearances.eggs.interval.by !== null;
-  const gone = newBrood ? undefined : lost.at(-1);
+  const last = newBrood ? undefined : lost.at(-1);
+  // what came since is a question of its own
+  const came = known.broodMoves.some(
+    (b) => b.way === 'received' && msOf(b.at) >= msOf(last?.interval.by ?? now),
+  );
+  const gone = came ? undefined : last;
   const part = partGone(c);
   const unclear = known.eggsUnclear;
   const common = { id: 'brood-gone', question: 'Where is her brood?' } as const;
@@ -50,9 +53,7 @@ export const broodGone: Rule = (c) => {
     says: [
       ...what,
       ...(often
-        ? [
-            ` That is ${counted(times, 'clutch', 'clutches')} this season: pupae from a healthy sister colony of the same kind could help her. Until then quiet.`,
-          ]
+        ? [` That is ${counted(times, 'clutch', 'clutches')} this season.`]
         : [' One small clutch eaten is no disaster: quiet and patience, she lays again.']),
       ...(c.peace.restless
         ? [' She has been disturbed often, as by most beginners; what helps is quiet.']
@@ -64,6 +65,10 @@ export const broodGone: Rule = (c) => {
     criteria: why,
   });
 };
+
+/** Clutches that she lost in the time over which they are added up. */
+export const lostThisSeason = ({ known, now }: Case) =>
+  known.broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
 /** A part that vanished and has not been made up for since. */
 function partGone({ known, now }: Case): Vanished | null {
@@ -85,11 +90,11 @@ function wholeWords({ interval, what }: Case['known']['broodLost'][number], now:
 
 function partWords(v: Vanished, now: Instant): Phrase {
   const many = v.low === v.high ? String(v.low) : `between ${v.low} and ${v.high}`;
-  return phrase`Of her ${{ word: v.what === 'eggs' ? 'eggs' : 'brood' }} ${{ word: many }} ${{ word: v.high === 1 ? 'is' : 'are' }} gone, between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}: eaten or dead, not hatched.`;
+  return phrase`Of ${{ word: v.what === 'eggs' ? 'the eggs' : 'the brood' }} with her ${{ word: many }} ${{ word: v.high === 1 ? 'is' : 'are' }} gone, between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}: eaten or dead, not hatched.`;
 }
 
 /** What may have done it, each with its evidence. */
-function causes(c: Case): Criterion[] {
+export function causes(c: Case): Criterion[] {
   const meal = lastMeal(c.known.offers);
   const fault = tubeFault(c);
   const heat = heatOf(c.profile, c.tempC);

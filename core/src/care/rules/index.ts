@@ -1,4 +1,5 @@
 import { VERDICT_IDS, type Rule, type VerdictId } from '../verdict';
+import { boosting } from './boosting';
 import { broodGone } from './brood-gone';
 import { food } from './food';
 import { health } from './health';
@@ -22,6 +23,7 @@ const BY_ID: Record<VerdictId, Rule> = {
   late,
   silence,
   'brood-gone': broodGone,
+  boosting,
   food,
   leftovers,
   moving,

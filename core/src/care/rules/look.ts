@@ -14,6 +14,7 @@ import {
   type Rule,
   type SchoolView,
 } from '../verdict';
+import { givenToLookAfter } from './boosting';
 import { feedOpensCell, nextFeed } from './food';
 import { tubeFault } from './tube-fault';
 
@@ -63,6 +64,20 @@ export const look: Rule = (c) => {
       pressure: 'soon',
       asks: [lookAsk(c, c.now)],
     });
+  const given = givenToLookAfter(c);
+  if (given && (until === null || msOf(given.when[0]) < msOf(until))) {
+    const open = msOf(given.when[0]) <= msOf(c.now);
+    return verdict({
+      ...common,
+      answer: open ? 'yes, once' : 'not yet',
+      says: open
+        ? [given.says]
+        : phrase`One look from ${{ date: given.when[0] }} on: does she keep the given brood?`,
+      pressure: open ? 'free' : 'rest',
+      until: open ? null : given.when[0],
+      asks: [ask(c, 'look', given.when, [given.says], { obligatory: false })],
+    });
+  }
   if (until === null)
     return verdict({
       ...common,

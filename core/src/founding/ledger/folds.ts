@@ -4,6 +4,7 @@ import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
 import { MILESTONES } from '../../species';
 import { observe, type Counts } from './observe';
 import type { Observation } from './batches';
+import { foldBrood } from './foreign';
 import { foldFeed } from './offers';
 import { FIRST_TUBE, unseenTube, type QueenLedger } from './queen-ledger';
 
@@ -129,6 +130,8 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
       orphans: entry.colonyGoesOn ?? false,
     };
   },
+
+  brood: foldBrood,
 
   // felt, but nothing is learned of her
   knock() {},

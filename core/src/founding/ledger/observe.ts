@@ -1,6 +1,8 @@
+import { BROOD } from '../../facts';
 import { countRange, interval, isNone, isSome, latest, type CountRange, type Instant } from '../../quantity';
 import { MILESTONES, type Milestone } from '../../species';
 import type { Observation } from './batches';
+import { ownCounts } from './foreign';
 import { byMilestone, noAppearance, type QueenLedger } from './queen-ledger';
 import { fullCount, vanishedBetween } from './vanished';
 
@@ -14,7 +16,8 @@ export function observe(
   dead: CountRange | undefined,
   observations: Observation[],
 ): void {
-  observations.push({ at: entry.at, entryId: entry.id, counts });
+  const own = ownCounts(one.broodMoves, counts, entry.at);
+  observations.push({ at: entry.at, entryId: entry.id, counts: own });
   const counted = MILESTONES.flatMap((m) => {
     const c = counts[m];
     return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m, c.word) }];
@@ -29,7 +32,8 @@ export function observe(
   if (broodIsGone(one, counts)) restart(one, entry);
   for (const { m, range } of counted) {
     one.counts[m] = { range, at: entry.at, entryId: entry.id };
-    if (isSome(range)) appear(one, m, entry);
+    const hers = own[m];
+    if (hers && isSome(hers)) appear(one, m, entry);
   }
   for (const { m, range } of counted) {
     const a = one.appearances[m];
@@ -59,8 +63,13 @@ const none = (counts: Counts, m: Milestone): boolean => {
 const noneOrNever = (one: QueenLedger, counts: Counts, m: Milestone): boolean =>
   counts[m] === undefined ? one.appearances[m].interval.by === null : none(counts, m);
 
-/** Eggs had been there, no worker came, and a look found neither eggs nor anything that they could have become. */
+/**
+ * Eggs had been there, no worker came, and a look found neither eggs nor anything that they could have become. Where all of it
+ * was given to another colony, none is gone in this sense.
+ */
 function broodIsGone(one: QueenLedger, counts: Counts): boolean {
+  const left = BROOD.some((b) => one.counts[b] && isSome(one.counts[b].range));
+  if (!left && one.broodMoves.some((b) => b.way === 'given')) return false;
   return (
     one.appearances.eggs.interval.by !== null &&
     one.appearances.workers.interval.by === null &&

@@ -5,6 +5,7 @@ import { MILESTONES, type Milestone } from '../../species';
 import type { Batch } from './batches';
 import type { Contradiction } from './contradictions';
 import type { FounderEvidence } from '../founder';
+import type { BroodMove } from './foreign';
 import type { Offer } from './offers';
 import type { FullCount, Vanished } from './vanished';
 
@@ -106,6 +107,8 @@ export interface QueenLedger {
   broodLost: { interval: Interval; what: 'eggs' | 'brood'; entryId: string }[];
   /** Brood that was eaten or died between two full counts, oldest first. */
   vanished: Vanished[];
+  /** Brood given to her, or by her, oldest first. */
+  broodMoves: BroodMove[];
   /** The last look that counted every stage. */
   lastFull: FullCount | null;
   looksSpent: number;
@@ -178,6 +181,7 @@ export function emptyLedger(queenId: string): QueenLedger {
     eggsUnclear: null,
     broodLost: [],
     vanished: [],
+    broodMoves: [],
     lastFull: null,
     looksSpent: 0,
     lastLook: null,

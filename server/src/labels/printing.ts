@@ -1,0 +1,3 @@
+export { labelFaces } from './fonts';
+export { labelsPdf } from './pdf';
+export { labelsSvg } from './svg';

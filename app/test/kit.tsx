@@ -53,12 +53,13 @@ export class PretendServer {
 
   private take(method: string, path: string, body: unknown): void {
     this.sent.push({ method, path, body });
-    const entry = body as Entry;
     if (path === '/queens') {
       const { queen, home, place, intake } = body as NewQueen;
       this.queens.push({ queen, home, place, places: [place], entries: [intake] });
     }
-    if (path === '/entries') this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
+    if (path === '/entries')
+      for (const entry of (body as { entries: Entry[] }).entries)
+        this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
   }
 
   private read(path: string): unknown {
@@ -80,8 +81,11 @@ export class PretendServer {
     return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
   }
 
+  /** What was sent there, in order; entries, which go in lists, one by one. */
   bodiesOf(path: string): unknown[] {
-    return this.sent.filter((s) => s.path === path).map((s) => s.body);
+    return this.sent
+      .filter((s) => s.path === path)
+      .flatMap(({ body }) => (body as { entries?: unknown[] } | null)?.entries ?? [body]);
   }
 }
 

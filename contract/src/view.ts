@@ -5,6 +5,8 @@ import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
 import { DISTURBANCES, speciesBeliefSchema } from '@gentle-burrow/core/log';
 import type { QueenView } from '@gentle-burrow/core/view';
 import {
+  BROOD,
+  BROOD_WAYS,
   CERTAINTIES,
   COVERS,
   FEED_SPOTS,
@@ -154,6 +156,15 @@ export const ledgerSchema = z.object({
       what: z.enum(['eggs', 'brood', 'workers']),
       interval: intervalSchema,
       entryIds: z.tuple([id, id]),
+    }),
+  ),
+  broodMoves: z.array(
+    z.object({
+      at: instant,
+      entryId: id,
+      way: z.enum(BROOD_WAYS),
+      otherId: id,
+      counts: z.partialRecord(z.enum(BROOD), z.number().int()),
     }),
   ),
   lastFull: z

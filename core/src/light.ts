@@ -4,6 +4,7 @@
  */
 export { DEFAULT_SETTINGS } from './facts/default-settings';
 export { corrected, isWithdrawn } from './log/corrected';
+export { seenByOther, twinId } from './log/twin';
 export { placeIdNow } from './log/place-now';
 export { nounOf, PART_NOUNS } from './housing/nouns';
 export { partOf, standing } from './housing/parts';

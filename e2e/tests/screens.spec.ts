@@ -43,8 +43,8 @@ for (const appearance of APPEARANCES) {
       await page.goto(demo.url + path);
       await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
       // the appearances differ in their colours alone
-      const tags = appearance === 'paper' ? undefined : COLOURS;
-      expect(await seriousFaults(page, tags), `${appearance} ${path}`).toEqual([]);
+      const which = appearance === 'paper' ? undefined : COLOURS;
+      expect(await seriousFaults(page, which), `${appearance} ${path}`).toEqual([]);
     }
   });
 }

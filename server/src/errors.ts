@@ -14,6 +14,10 @@ const CODES = {
     status: 409,
     says: 'This id belongs to something else already. Make a new id (UUID version 7).',
   },
+  'half-told': {
+    status: 422,
+    says: 'What concerns two colonies is written into both logs at once, and says the same in both. Send both entries.',
+  },
   'too-large': { status: 413, says: 'The request is too large. Send it in smaller parts.' },
   'no-such-photo': { status: 404, says: 'No photo has this id, or it has not been sent yet.' },
   'not-a-picture': {

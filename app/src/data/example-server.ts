@@ -80,7 +80,10 @@ export class ExampleServer implements Answering {
         { fact: 'entry', value: intake },
         ...used.map((value): Fact => ({ fact: 'stock-move', value })),
       );
-    } else if (path === '/entries') this.facts.push({ fact: 'entry', value: body as Entry });
+    } else if (path === '/entries')
+      this.facts.push(
+        ...(body as { entries: Entry[] }).entries.map((value): Fact => ({ fact: 'entry', value })),
+      );
     else if (path === '/settings') this.facts.push({ fact: 'settings', value: body as KeeperSettings });
     else if (path === '/stock/moves') this.facts.push({ fact: 'stock-move', value: body as StockMove });
     else if (path.startsWith('/stock/items/'))

@@ -104,3 +104,32 @@ test('a photo waits as bytes beside the outbox and goes as it is; what was sent 
   expect(bodies).toHaveLength(1);
   expect(outboxItems()).toEqual([]);
 });
+
+test('what belongs together is kept together before any of it is shown', async () => {
+  server = down;
+  const shown: number[] = [];
+  const both = put(settings('weekly'), settings('hands-off'));
+  // not yet: the browser has not kept it
+  shown.push(outboxItems().length);
+  await both;
+  shown.push(outboxItems().length);
+  expect(shown).toEqual([0, 2]);
+  await jest.isolateModulesAsync(async () => {
+    const next = jest.requireActual<typeof import('./outbox')>('./outbox');
+    await next.openOutbox();
+    expect(next.outboxItems()).toHaveLength(2);
+  });
+});
+
+test('an entry that waits since before entries were sent together is sent like one of today', async () => {
+  server = down;
+  const { createStore, set } = jest.requireActual<typeof import('idb-keyval')>('idb-keyval');
+  const entry = { kind: 'note', id: 'n', queenId: 'q', at: '2026-05-01T12:00:00Z', text: 'old' };
+  await set('0', { id: '0', out: { what: 'entry', entry } }, createStore('burrow-outbox', 'items'));
+  await jest.isolateModulesAsync(async () => {
+    const next = jest.requireActual<typeof import('./outbox')>('./outbox');
+    await next.openOutbox();
+    expect(next.outboxItems().map((i) => i.out)).toEqual([{ what: 'entries', entries: [entry] }]);
+    await next.drop('0');
+  });
+});

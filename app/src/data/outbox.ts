@@ -11,7 +11,8 @@ import { sendPhoto } from './photos';
 
 /** Something the keeper wrote, on its way to the server. */
 export type Outgoing =
-  | { what: 'entry'; entry: Entry }
+  /** What was written at once, into one log or into two: all of it is sent, or nothing. */
+  | { what: 'entries'; entries: Entry[] }
   | { what: 'queen'; body: NewQueen }
   | { what: 'queen-patch'; queenId: string; patch: QueenPatch }
   | { what: 'place'; place: Place }
@@ -40,10 +41,16 @@ function change(next: OutboxItem[]): void {
   for (const l of listeners) l();
 }
 
+/** What waited since before entries were sent together. */
+function asNow(item: OutboxItem): OutboxItem {
+  const { out } = item as { out: Outgoing | { what: 'entry'; entry: Entry } };
+  return out.what === 'entry' ? { ...item, out: { what: 'entries', entries: [out.entry] } } : item;
+}
+
 /** Reads what an earlier visit left behind. Ids are in the order of writing. */
 export async function openOutbox(): Promise<void> {
   try {
-    const kept = (await entries<string, OutboxItem>(store())).map(([, item]) => item);
+    const kept = (await entries<string, OutboxItem>(store())).map(([, item]) => asNow(item));
     const known = new Set(items.map((i) => i.id));
     change([...kept.filter((k) => !known.has(k.id)), ...items].sort((a, b) => (a.id < b.id ? -1 : 1)));
   } catch {
@@ -113,8 +120,8 @@ const nextToSend = () => items.find((i) => i.refused === undefined);
 
 async function send(out: Outgoing): Promise<void> {
   switch (out.what) {
-    case 'entry':
-      await call('/entries', { method: 'POST', body: out.entry });
+    case 'entries':
+      await call('/entries', { method: 'POST', body: { entries: out.entries } });
       break;
     case 'queen':
       await call('/queens', { method: 'POST', body: out.body });

@@ -12,7 +12,7 @@ const stored = {
 } as unknown as QueenFacts;
 const item = (out: unknown): OutboxItem => ({ id: Math.random().toString(), out: out as OutboxItem['out'] });
 const note = (id: string, queenId = 'q') =>
-  item({ what: 'entry', entry: { kind: 'note', id, queenId, at, text: 'x' } });
+  item({ what: 'entries', entries: [{ kind: 'note', id, queenId, at, text: 'x' }] });
 
 test('waiting entries join her log; those of others do not', () => {
   const facts = withPending('q', stored, [note('n1'), note('n2', 'other')]);
@@ -50,7 +50,7 @@ test('a changed place and a changed school count at once', () => {
 });
 
 test('a move that has not been sent puts her in the new place at once', () => {
-  const move = item({ what: 'entry', entry: { kind: 'move', id: 'm', queenId: 'q', at, placeId: 'warm' } });
+  const move = item({ what: 'entries', entries: [{ kind: 'move', id: 'm', queenId: 'q', at, placeId: 'warm' }] });
   const warm = { id: 'warm', tempC: 28 } as never;
   const facts = withPending('q', stored, [move], [warm]);
   expect(facts?.place.tempC).toBe(28);

@@ -1,5 +1,6 @@
 import type { NewQueen } from '@gentle-burrow/contract';
 import type { HomePart, Place } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import { corrected, placeIdNow } from '@gentle-burrow/core/light';
 import type { OutboxItem, Outgoing } from './outbox';
@@ -7,18 +8,18 @@ import type { OutboxItem, Outgoing } from './outbox';
 /** Her home as it was sent; a device that kept her from before homes were more than tubes calls it her tube. */
 const sentHome = ({ home, tube }: NewQueen & { tube?: HomePart }): HomePart => home ?? (tube as HomePart);
 
-/** Which queen an outgoing item is about; null for places and settings. */
-export function queenIdOf(out: Outgoing): string | null {
+/** Which queens an outgoing item is about; none for places and settings. */
+export function queenIdsOf(out: Outgoing): string[] {
   switch (out.what) {
-    case 'entry':
-      return out.entry.queenId;
+    case 'entries':
+      return out.entries.map((e) => e.queenId);
     case 'queen':
-      return out.body.queen.id;
+      return [out.body.queen.id];
     case 'queen-patch':
     case 'photo':
-      return out.queenId;
+      return [out.queenId];
     default:
-      return null;
+      return [];
   }
 }
 
@@ -44,10 +45,11 @@ export function withPending(
       facts = { queen, home: sentHome(out.body), place, places: [place], entries: [intake] };
     } else if (facts === null) {
       continue;
-    } else if (out.what === 'entry' && out.entry.queenId === queenId) {
-      const entry = out.entry;
-      const entries = facts.entries.filter((e) => e.id !== entry.id);
-      facts = standing(corrected({ ...facts, entries: [...entries, entry] }), known);
+    } else if (out.what === 'entries') {
+      for (const entry of out.entries.filter((e) => e.queenId === queenId)) {
+        const entries: Entry[] = facts.entries.filter((e) => e.id !== entry.id);
+        facts = standing(corrected({ ...facts, entries: [...entries, entry] }), known);
+      }
     } else if (out.what === 'queen-patch' && out.queenId === queenId) {
       facts = { ...facts, queen: { ...facts.queen, ...definedOnly(out.patch) } };
     } else if (out.what === 'place' && facts.places.some((p) => p.id === out.place.id)) {

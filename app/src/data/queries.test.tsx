@@ -73,7 +73,7 @@ test('an amendment that waits counts as well', async () => {
   server.down = true;
   const look = facts.entries[1] as { id: string; at: string };
   await act(async () => {
-    await amendEntry(facts.queen.id, look.id, { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } });
+    await amendEntry({ queenId: facts.queen.id, id: look.id }, { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } });
   });
   await says('page 5, shelf 5, waiting');
 });

@@ -1,11 +1,11 @@
 import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
-import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
-import { byUrgency, DEFAULT_SETTINGS, isWithdrawn } from '@gentle-burrow/core/light';
+import { byUrgency, DEFAULT_SETTINGS, isWithdrawn, seenByOther, twinId } from '@gentle-burrow/core/light';
 import {
   keepPreviousData,
   useQueries,
@@ -18,7 +18,7 @@ import { v7 } from 'uuid';
 import { showDatesIn } from '@/ui/dates';
 import { call } from './network';
 import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox';
-import { newQueensIn, queenIdOf, withPending } from './pending';
+import { newQueensIn, queenIdsOf, withPending } from './pending';
 import { projectLocally } from './projection';
 
 const KEYS = {
@@ -33,9 +33,7 @@ const KEYS = {
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
 export function refetchAfterSending(client: QueryClient): void {
   onSent(async (out: Outgoing) => {
-    const id = queenIdOf(out);
-    const keys: string[][] = [KEYS.shelf];
-    if (id) keys.push(KEYS.queen(id));
+    const keys: string[][] = [KEYS.shelf, ...queenIdsOf(out).map(KEYS.queen)];
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
     if (out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen') keys.push(KEYS.stock);
@@ -135,7 +133,7 @@ const factsOf = ({ queen, home, place, places, entries }: QueenDetail): QueenFac
 });
 const about = (items: readonly OutboxItem[], id: string, places: readonly Place[] = []) =>
   items.filter(
-    ({ out }) => queenIdOf(out) === id || (out.what === 'place' && places.some((p) => p.id === out.place.id)),
+    ({ out }) => queenIdsOf(out).includes(id) || (out.what === 'place' && places.some((p) => p.id === out.place.id)),
   );
 
 /** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
@@ -201,7 +199,7 @@ export function useShelf(): Shown<ShelfRow[]> {
     return () => clearTimeout(later);
   }, [rows, client]);
 
-  const touched = [...new Set(items.map((i) => queenIdOf(i.out)).filter((id) => id !== null))];
+  const touched = [...new Set(items.flatMap((i) => queenIdsOf(i.out)))];
   const written = touched.map((id) => {
     const mine = about(items, id);
     const detail = client.getQueryData<QueenDetail>(KEYS.queen(id));
@@ -277,7 +275,8 @@ export function useStock(): ShownStock {
 }
 
 /**
- * Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached.
+ * Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. An act that concerns
+ * two colonies is written into both logs.
  * @param alongside what belongs to it and is kept with it or not at all
  */
 export async function writeEntry(
@@ -285,24 +284,86 @@ export async function writeEntry(
   body: EntryBody,
   alongside: readonly Outgoing[] = [],
 ): Promise<Entry> {
-  const entry = { ...body, id: v7(), queenId, loggedAt: new Date().toISOString() } as Entry;
-  await put({ what: 'entry', entry }, ...alongside);
-  return entry;
+  const [entry] = await writeEntries([{ queenId, body }], alongside);
+  return entry as Entry;
 }
 
+/** Several at once: all are kept, or none; each is sent by itself, so that one refused holds up no other. */
+export async function writeEntries(
+  said: readonly { queenId: string; body: EntryBody }[],
+  alongside: readonly Outgoing[] = [],
+): Promise<Entry[]> {
+  const loggedAt = new Date().toISOString();
+  const acts = said.map(({ queenId, body }): Entry[] => {
+    const entry = { ...body, id: v7(), queenId, loggedAt } as Entry;
+    if (body.kind !== 'brood') return [entry];
+    const { otherId } = body;
+    return [
+      entry,
+      { ...entry, ...seenByOther(body, queenId), id: twinId(entry.id), queenId: otherId } as Entry,
+    ];
+  });
+  await put(...acts.map((entries): Outgoing => ({ what: 'entries', entries })), ...alongside);
+  return acts.flatMap(([entry]) => (entry ? [entry] : []));
+}
+
+/** What is put right or taken back: an entry, or an amendment of one; and the colony in whose log the same stands. */
+export interface Amendable {
+  queenId: string;
+  id: string;
+  otherId?: string | undefined;
+}
+
+/** The other colony that an act concerns. */
+export const otherOf = (body: EntryBody | FactEntry): string | undefined =>
+  body.kind === 'brood' ? body.otherId : undefined;
+
 /**
- * Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written.
+ * Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written. What stands in two logs
+ * is put right in both.
  * @param over the amendment that held until now, null when none did: so that two devices that amend one entry are found out
  */
 export async function amendEntry(
-  queenId: string,
-  amends: string,
+  amended: Amendable,
   replacement: EntryBody | null,
   over: string | null = null,
-): Promise<Entry> {
+): Promise<Amendable> {
+  const act = amendmentsOf(amended, replacement, over);
+  await put({ what: 'entries', entries: act });
+  return { queenId: amended.queenId, id: act[0].id, otherId: amended.otherId };
+}
+
+/** Takes several back at once. */
+export async function takeBack(written: readonly Amendable[]): Promise<void> {
+  await put(...written.map((w): Outgoing => ({ what: 'entries', entries: amendmentsOf(w, null, null) })));
+}
+
+function amendmentsOf(
+  { queenId, id: amends, otherId }: Amendable,
+  replacement: EntryBody | null,
+  over: string | null,
+): [Entry, ...Entry[]] {
   const now = new Date().toISOString();
-  const head = { id: v7(), queenId, at: now, loggedAt: now };
-  const entry: Entry = { kind: 'amendment', ...head, amends, over, replacement };
-  await put({ what: 'entry', entry });
-  return entry;
+  const entry: Entry = {
+    kind: 'amendment',
+    id: v7(),
+    queenId,
+    at: now,
+    loggedAt: now,
+    amends,
+    over,
+    replacement,
+  };
+  if (!otherId) return [entry];
+  return [
+    entry,
+    {
+      ...entry,
+      id: twinId(entry.id),
+      queenId: otherId,
+      amends: twinId(amends),
+      over: over === null ? null : twinId(over),
+      replacement: replacement?.kind === 'brood' ? seenByOther(replacement, queenId) : replacement,
+    },
+  ];
 }

@@ -15,5 +15,6 @@ export const KIND_NOUNS: Record<EntryKind, string> = {
   sign: 'sign',
   correct: 'correction',
   home: 'change at home',
+  brood: 'moving of brood',
   amendment: 'correction',
 };

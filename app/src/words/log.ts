@@ -1,4 +1,5 @@
 import type {
+  BroodWay,
   Caste,
   Certainty,
   FeedOutcome,
@@ -91,6 +92,10 @@ export const CAUSE_WORDS: Record<LossCause, string> = {
   other: 'another cause',
 };
 
+export const BROOD_WAY_WORDS: Record<BroodWay, string> = {
+  given: 'given away',
+  received: 'received',
+};
 export const LOSS_WORDS: Record<LossWay, string> = {
   died: 'died',
   escaped: 'escaped',

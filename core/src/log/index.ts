@@ -27,4 +27,5 @@ export { moveSchema } from './kinds/move';
 export { signSchema } from './kinds/sign';
 export { placeIdNow } from './place-now';
 export { KIND_NAMES, KINDS, type KindName } from './registry';
+export { seenByOther, twinId } from './twin';
 export { speciesBeliefSchema, type SpeciesBelief } from './species-belief';

@@ -95,7 +95,6 @@ const TUBE = '018f0000-0000-7000-8000-000000000003';
 const FRESH = '018f0000-0000-7000-8000-000000000005';
 const READY = '018f0000-0000-7000-8000-000000000006';
 const OTHER_QUEEN = '018f0000-0000-7000-8000-000000000007';
-const TWIN = '018f0000-0000-7000-8000-000000000008';
 const EVENING = 18.5 / 24;
 const FIRST_DAY = '2026-05-01';
 
@@ -210,7 +209,7 @@ function bodyOf(look: Line['look'], body: Record<string, unknown>): object {
   const { [short]: value, ...rest } = body;
   if (short === 'feed') return { kind: 'feed', food: value, outcome: 'taken', ...rest };
   if (short === 'loss') return { kind: 'loss', how: value, ...rest };
-  if (short === 'brood') return { kind: 'brood', way: value, otherId: OTHER_QUEEN, twinId: TWIN, ...rest };
+  if (short === 'brood') return { kind: 'brood', way: value, otherId: OTHER_QUEEN, ...rest };
   if (short === 'note') return { kind: 'note', text: value, ...rest };
   return { kind: short, ...(value as object), ...rest };
 }

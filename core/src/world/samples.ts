@@ -124,7 +124,6 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     at: AT,
     way: 'received',
     otherId: '018f0000-0000-7000-8000-000000000031',
-    twinId: '018f0000-0000-7000-8000-000000000032',
     counts: { larvae: 2, pupae: 6 },
     chilledMinutes: 4,
     text: 'carried to her pile within the hour',

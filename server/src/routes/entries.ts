@@ -6,6 +6,7 @@ import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
 import { refuseFuture } from './future';
+import { refuseHalf } from './twins';
 
 /** The log: entries are added, one or many, and never changed. */
 export async function entriesRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
@@ -29,6 +30,7 @@ export async function entriesRoutes(app: FastifyInstance, { store, now }: Servic
     async (request) => {
       const entries = 'entries' in request.body ? request.body.entries : [request.body];
       refuseFuture(entries, now());
+      await refuseHalf(entries, store);
       return store.write(entries.map((value) => ({ fact: 'entry' as const, value })));
     },
   );

@@ -1,8 +1,8 @@
-import type { Entry, EntryBody } from '@gentle-burrow/core/log';
+import type { EntryBody } from '@gentle-burrow/core/log';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { amendEntry, useShelf, useSpecies, writeEntry } from '@/data/queries';
+import { takeBack, useShelf, useSpecies, writeEntries } from '@/data/queries';
 import { FeedFields, feedOf, NO_FEED, type FeedDraft } from '@/features/log/kinds/feed/form';
 import { When } from '@/features/log/When';
 import { dayFault, momentOf, NOW, type WhenDraft } from '@/features/log/when';
@@ -50,16 +50,15 @@ export function FeedPage() {
   const keep = useOnce(async () => {
     if (!ready || said === null) return;
     const text = draft.text.trim();
-    const written: Entry[] = [];
-    for (const row of chosen) {
-      const at = momentOf(draft.when.day, now, latestIntake([row]), undefined, draft.when.time);
-      const body: EntryBody = { kind: 'feed', at, ...said, ...(text ? { text } : {}) };
-      written.push(await writeEntry(row.queen.id, body));
-    }
+    const written = await writeEntries(
+      chosen.map((row) => {
+        const at = momentOf(draft.when.day, now, latestIntake([row]), undefined, draft.when.time);
+        const body: EntryBody = { kind: 'feed', at, ...said, ...(text ? { text } : {}) };
+        return { queenId: row.queen.id, body };
+      }),
+    );
     clear();
-    offerUndo(fedText(chosen), async () => {
-      for (const entry of written) await amendEntry(entry.queenId, entry.id, null);
-    });
+    offerUndo(fedText(chosen), () => takeBack(written));
     goBack('/');
   });
   useKeepKey(keep);

@@ -127,7 +127,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
   const keep = async (checked: QueenForm) => {
     const { body, sign } = newQueenOf(checked, places);
     saved.current = true;
-    await put({ what: 'queen', body }, ...(sign ? [{ what: 'entry', entry: sign } as const] : []));
+    await put({ what: 'queen', body }, ...(sign ? [{ what: 'entries' as const, entries: [sign] }] : []));
     clearDraft(DRAFT);
     goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
   };

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { amendEntry, writeEntry, type ShownQueen } from '@/data/queries';
+import { amendEntry, otherOf, writeEntry, type ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
@@ -35,6 +35,9 @@ interface Written {
 }
 
 /** One entry of any kind that has a form: what it says, when it was, the keeper's own words. What is half written stays. */
+/** What most kinds ask of others. */
+const useNothing = (): boolean => false;
+
 export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, onDone }: WriteEntryProps<K>) {
   const { queen } = shown.facts;
   const form = KIND_FORMS[kind] as unknown as KindForm<K>;
@@ -55,13 +58,15 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
   const limits = limitsOf(shown, kind);
   const fault = dayFault(when.day, now, limits, when.time) ?? undefined;
   const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at, when.time);
-  const said = at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
+  const stopped = (form.useStopped ?? useNothing)(fields, shown);
+  const said =
+    stopped || at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
   const save = useOnce(async () => {
     if (said === null || at === null) return;
     const body = { kind, at, ...said, ...(text ? { text } : {}) } as unknown as BodyOf<K> & EntryBody;
     const used = amends ? [] : (form.uses?.(fields, shown) ?? []);
     const written = amends
-      ? await amendEntry(queen.id, amends.id, body, amends.over)
+      ? await amendEntry({ queenId: queen.id, id: amends.id, otherId: otherOf(body) }, body, amends.over)
       : await writeEntry(
           queen.id,
           body,
@@ -70,7 +75,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
     clear();
     onDone();
     offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), async () => {
-      await amendEntry(queen.id, written.id, null);
+      await amendEntry(written, null);
       for (const move of used) await put({ what: 'stock-move', move: putBack(move) });
     });
   });

@@ -38,11 +38,12 @@ const USUAL: readonly Deed[] = [
   'knock',
   'identify',
   'loss',
+  'brood',
   'correct',
 ];
 
-/** A queen who is dead or away is written of, and put right, but no longer tended. */
-const GONE: readonly Deed[] = ['note', 'correct'];
+/** A queen who is dead or away is written of, and put right, but no longer tended; her brood may go to another. */
+const GONE: readonly Deed[] = ['note', 'brood', 'correct'];
 
 /** Dead or away; a colony that lives on without her is not. */
 export const isGone = ({ ledger }: QueenView): boolean => ledger.loss !== null && !ledger.loss.orphans;

@@ -36,6 +36,8 @@ export interface KindForm<K extends FormKind, D extends object = object> {
   begin(shown: ShownQueen, body: BodyOf<K> | null, partId?: string): D;
   /** The finished entry; null while something of it is missing. */
   finish(draft: D, shown: ShownQueen, at: Instant): Saying<K> | null;
+  /** Whether something that is known elsewhere stands against it: asked at every drawing, as a hook. */
+  useStopped?(draft: D, shown: ShownQueen): boolean;
   /** What is taken from the stock with it, and put back when it is undone. */
   uses?(draft: D, shown: ShownQueen): StockMove[];
   Fields?(props: FieldsProps<D>): ReactNode;

@@ -1,5 +1,6 @@
 import type { KindName } from '@gentle-burrow/core/log';
 import type { FormKind, KindForm, PagedKind } from './kind-form';
+import { brood } from './kinds/brood/form';
 import { correct } from './kinds/correct/form';
 import { feed } from './kinds/feed/form';
 import { health } from './kinds/health/form';
@@ -27,6 +28,7 @@ export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
   intake,
   correct,
   home,
+  brood,
 };
 
 const PAGED: Record<PagedKind, true> = { look: true };

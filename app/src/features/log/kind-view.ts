@@ -4,6 +4,8 @@ import type { BodyOf, KindName } from '@gentle-burrow/core/log';
 export interface Names {
   place?: (id: string) => string | undefined;
   species?: (id: string) => string | undefined;
+  /** Another colony. */
+  queen?: (id: string) => string | undefined;
   /** A part of her home. */
   part?: (id: string) => string | undefined;
 }

@@ -26,8 +26,8 @@ test.each(all)('%s waits in the outbox as it was written', async (kind, body) =>
     queenId: '018f0000-0000-7000-8000-000000000001',
     loggedAt: at,
   };
-  await put({ what: 'entry', entry: entry as never });
-  const kept = outboxItems().find((i) => i.out.what === 'entry' && i.out.entry.kind === kind);
-  expect(kept?.out).toEqual({ what: 'entry', entry });
+  await put({ what: 'entries', entries: [entry as never] });
+  const kept = outboxItems().find((i) => i.out.what === 'entries' && i.out.entries[0]?.kind === kind);
+  expect(kept?.out).toEqual({ what: 'entries', entries: [entry] });
   for (const i of outboxItems()) await drop(i.id);
 });

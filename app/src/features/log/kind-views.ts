@@ -1,3 +1,4 @@
+import { brood } from './kinds/brood/view';
 import { correct } from './kinds/correct/view';
 import { feed } from './kinds/feed/view';
 import { health } from './kinds/health/view';
@@ -31,6 +32,7 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   sign,
   correct,
   home,
+  brood,
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;

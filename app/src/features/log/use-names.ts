@@ -1,17 +1,19 @@
 import { useMemo } from 'react';
-import { usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
+import { usePlaces, useShelf, useSpecies, type ShownQueen } from '@/data/queries';
 import { partName } from '@/features/home/part-name';
 import type { Names } from './kind-view';
 
 /** Names of the places and species that entries refer to by id. */
 export function useNames(): Names {
   const [species, places] = [useSpecies(), usePlaces()];
+  const rows = useShelf().data;
   return useMemo(
     () => ({
       species: (id) => species.find((s) => s.id === id)?.name,
       place: (id) => places.find((p) => p.id === id)?.name,
+      queen: (id) => rows?.find((r) => r.queen.id === id)?.queen.label,
     }),
-    [species, places],
+    [species, places, rows],
   );
 }
 

@@ -118,12 +118,10 @@ function LookForm({ shown, amended }: LookFormProps) {
     for (const photo of draft.photos)
       if (!before.includes(photo)) await put({ what: 'photo', id: photo, queenId: queen.id, at: body.at });
     const written = amended
-      ? await amendEntry(queen.id, amended.id, body, amended.over)
+      ? await amendEntry({ queenId: queen.id, id: amended.id }, body, amended.over)
       : await writeEntry(queen.id, body);
     clear();
-    offerUndo(amended ? 'Look: put right.' : `Look at ${queen.label} kept.`, () =>
-      amendEntry(queen.id, written.id, null),
-    );
+    offerUndo(amended ? 'Look: put right.' : `Look at ${queen.label} kept.`, () => amendEntry(written, null));
     goBack(`/queens/${queen.id}`);
   });
   const save = () => {

@@ -21,13 +21,12 @@ import { NAMES } from '@/words/names';
 /** An entry that two devices put right without knowing of one another: both are shown, and the keeper says which holds. */
 function Rivals({ shown }: { shown: ShownQueen }) {
   const names = useHerNames(shown);
-  const { id } = shown.facts.queen;
   return effectiveEntries(shown.facts.entries).map(({ original, amendment, rival }) => {
     if (!amendment || !rival) return null;
     const says = (a: Amendment) => (a.replacement ? entryWords(a.replacement, names) : 'taken back');
     const holds = async (a: Amendment) => {
-      const settled = await amendEntry(id, original.id, a.replacement, amendment.id);
-      offerUndo('Settled.', () => amendEntry(id, settled.id, null));
+      const settled = await amendEntry(original, a.replacement, amendment.id);
+      offerUndo('Settled.', () => amendEntry(settled, null));
     };
     return (
       <Caution key={original.id}>

@@ -2,7 +2,7 @@ import { effectiveEntries, type EffectiveEntry } from '@gentle-burrow/core/log';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton } from 'react-native-paper';
-import { amendEntry, type ShownQueen } from '@/data/queries';
+import { amendEntry, otherOf, type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -65,17 +65,17 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
   const body = bodyOf(entry ?? original);
   const names = useHerNames(shown);
   const withdraw = async () => {
-    const a = await amendEntry(queenId, original.id, null, amendment?.id ?? null);
+    const a = await amendEntry(original, null, amendment?.id ?? null);
     const says =
       original.kind === 'intake'
         ? `${shown.facts.queen.label} is taken back.`
         : `${kindTitle(original.kind)}: taken back.`;
-    offerUndo(says, () => amendEntry(queenId, a.id, null));
+    offerUndo(says, () => amendEntry(a, null));
   };
   const restore = async () => {
     if (!amendment) return;
-    const a = await amendEntry(queenId, amendment.id, null);
-    offerUndo('Restored.', () => amendEntry(queenId, a.id, null));
+    const a = await amendEntry({ queenId, id: amendment.id, otherId: otherOf(original) }, null);
+    offerUndo('Restored.', () => amendEntry(a, null));
   };
   const amend = () => {
     if (body.kind === 'look') go(`/queens/${queenId}/look?amend=${original.id}`);

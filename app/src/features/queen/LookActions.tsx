@@ -24,7 +24,7 @@ export function LookActions({ id, label }: LookActionsProps) {
     const at = new Date().toISOString();
     const entry = await writeEntry(id, { kind: 'rest', at, until: addDays(at, days) });
     setAsking(false);
-    offerUndo(`Left alone for ${daysText(days)}.`, () => amendEntry(id, entry.id, null));
+    offerUndo(`Left alone for ${daysText(days)}.`, () => amendEntry(entry, null));
   };
   if (asking)
     return (

@@ -81,7 +81,7 @@ function Withdrawn({ shown }: { shown: ShownQueen }) {
   const back = async () => {
     for (const { original, entry, amendment } of effectiveEntries(entries))
       if (original.kind === 'intake' && entry === null && amendment)
-        await amendEntry(queen.id, amendment.id, null);
+        await amendEntry({ queenId: queen.id, id: amendment.id }, null);
   };
   return (
     <>

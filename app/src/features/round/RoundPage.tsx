@@ -1,9 +1,8 @@
-import type { Entry } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useCallback, useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { amendEntry, useQueen, useShelf, useSpecies, writeEntry, type ShownQueen } from '@/data/queries';
+import { takeBack, useQueen, useShelf, useSpecies, writeEntries, type ShownQueen } from '@/data/queries';
 import { CountPad } from '@/features/look/CountPad';
 import { EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from '@/features/look/look-draft';
 import { useStages } from '@/features/look/use-stages';
@@ -179,13 +178,13 @@ function TubeCard({
       outcome === 'no-change'
         ? noChange(view, now)
         : lookBody({ ...draft, queen: draft.queen ?? 'seen' }, now);
-    const written: Entry[] = [];
-    for (const b of [body, ...feedsOf(food.value, now)]) written.push(await writeEntry(queen.id, b));
+    const said = [body, ...feedsOf(food.value, now)];
+    const written = await writeEntries(said.map((b) => ({ queenId: queen.id, body: b })));
     clear();
     food.clear();
     onDone(outcome);
     offerUndo(`${queen.label}: ${outcome === 'no-change' ? 'no change' : 'look kept'}.`, async () => {
-      for (const entry of written) await amendEntry(queen.id, entry.id, null);
+      await takeBack(written);
       onUndo();
     });
   });

@@ -79,7 +79,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
     const body = bodyOf(tally, to, empty);
     const written = await writeEntry(queen.id, body);
     clear();
-    offerUndo(`${queen.label}: brought over.`, () => amendEntry(queen.id, written.id, null));
+    offerUndo(`${queen.label}: brought over.`, () => amendEntry(written, null));
     goBack(`/queens/${queen.id}`);
   });
   const keep = () => {

@@ -17,7 +17,6 @@ const received = (at: number, counts: BroodMove['counts']): BroodMove => ({
   entryId: `b${at}`,
   way: 'received',
   otherId: 'other',
-  twinId: 'twin',
   counts,
 });
 
@@ -41,7 +40,7 @@ const look = (at: number, [eggs, larvae, pupae, workers]: number[]) =>
     workers: n(workers as number),
   });
 const brood = (at: number, way: 'given' | 'received', counts: BroodMove['counts']) =>
-  entry(at, { kind: 'brood', way, otherId: 'other', twinId: 'twin', counts });
+  entry(at, { kind: 'brood', way, otherId: 'other', counts });
 const ledgerOf = (entries: Entry[], at: number) => {
   const found = ledger(entries, day(at)).q;
   if (!found) throw new Error('no ledger');

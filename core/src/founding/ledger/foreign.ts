@@ -11,8 +11,6 @@ export interface BroodMove {
   entryId: string;
   way: 'given' | 'received';
   otherId: string;
-  /** The entry that says the same in the other log. */
-  twinId: string;
   counts: Partial<Record<Brood, number>>;
 }
 
@@ -63,8 +61,8 @@ export function ownCounts<C extends Partial<Record<Milestone, CountRange | undef
 
 /** What was last counted is more by what came, and less by what went: nobody ate it. */
 export function foldBrood(one: QueenLedger, entry: EntryOf<'brood'>): void {
-  const { at, id, way, otherId, twinId, counts } = entry;
-  one.broodMoves.push({ at, entryId: id, way, otherId, twinId, counts });
+  const { at, id, way, otherId, counts } = entry;
+  one.broodMoves.push({ at, entryId: id, way, otherId, counts });
   for (const b of BROOD) {
     const n = counts[b] ?? 0;
     const had = one.counts[b];

@@ -10,15 +10,16 @@ const moved = z
   });
 export type BroodMoved = z.infer<typeof moved>;
 
-/** Brood of one colony was given to another: one act, written into both logs, each entry naming the other. */
+/**
+ * Brood of one colony was given to another: one act, written into both logs. The entry in the other log has the id that
+ * `twinId` makes of this one's, and so has all that puts the two right.
+ */
 export const broodSchema = z.object({
   kind: z.literal('brood'),
   at: instantSchema,
   way: z.enum(BROOD_WAYS),
   /** The colony that it came from, or went to. */
   otherId: idSchema,
-  /** The entry that says the same in the other colony's log. */
-  twinId: idSchema,
   counts: moved,
   /** How long workers were chilled, so that they could be sorted back. */
   chilledMinutes: z.number().min(0).max(120, 'Longer than two hours is no short chill.').optional(),

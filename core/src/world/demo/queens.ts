@@ -41,6 +41,8 @@ export interface DemoQueen extends Truth {
   wall?: number;
   /** Days after intake on which a foraging space was joined to her tube by a pipe. */
   space?: number;
+  /** Pupae of another colony were given to her. */
+  given?: { daysAgo: number; by: string; pupae: number };
   signs?: [day: number, sign: Partial<Omit<BodyOf<'sign'>, 'kind' | 'at'>>];
 }
 
@@ -91,7 +93,7 @@ export const QUEENS: DemoQueen[] = [
     slow: 1,
     eggs: 9,
     looks: { first: 5, every: 3 },
-    eatenOn: 34,
+    eatenOn: [34],
     notes: [[35, 'All eggs and larvae gone. I looked far too often. Drawer stays shut now.']],
   },
   {
@@ -305,5 +307,22 @@ export const QUEENS: DemoQueen[] = [
     slow: 1,
     eggs: 8,
     looks: { first: 30, every: 30 },
+  },
+  {
+    label: 'T5',
+    batch: 'Brickfield Lane, first swarm',
+    species: 'tetramorium-immigrans',
+    place: 'drawer',
+    tempC: 24,
+    takenIn: 96,
+    found: 'walking',
+    where: 'Brickfield Lane, the old kiln',
+    sure: 'certain',
+    laysAfter: 7,
+    slow: 1,
+    eggs: 7,
+    looks: { first: 10, every: 12 },
+    eatenOn: [24, 54, 86],
+    given: { daysAgo: 1, by: 'T1', pupae: 4 },
   },
 ];

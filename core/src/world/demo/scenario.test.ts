@@ -62,7 +62,13 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
   expect(all.filter((a) => a.view.housing.links.some((l) => l.by === 'pipe'))).toHaveLength(1);
   expect(all.filter((a) => a.view.part.kind === 'tube' && a.view.part.divider)).toHaveLength(1);
   expect(all.flatMap((a) => a.view.housing.faults)).toEqual([]);
-  expect(all.filter((a) => a.view.ledger.broodLost.length > 0)).toHaveLength(1);
+  expect(all.map((a) => a.view.ledger.broodLost.length).filter((n) => n > 0)).toEqual([1, 3]);
+  // one whose clutches were eaten was given pupae of a sister: both logs say so
+  const given = all.flatMap((a) => a.view.ledger.broodMoves.map((m) => [a.row.queen.label, m.way, m.counts]));
+  expect(given).toEqual([
+    ['T1', 'given', { pupae: 4 }],
+    ['T5', 'received', { pupae: 4 }],
+  ]);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
   const rows = all.map((a) => a.row).sort(byUrgency);
   expect(rows[0]?.pressure).toBe('now');
@@ -82,5 +88,5 @@ test('brood is laid once, moves on through its stages, and none is lost on the w
   expect(sum(4)).toBe(0); // before she lays
   expect(sum(14)).toBe(10); // the first batch is laid over eight days
   expect(broodOn(truth, 120)).toEqual({ eggs: 0, larvae: 0, pupae: 0, workers: 20 }); // both batches are out
-  expect(broodOn({ ...truth, eatenOn: 30 }, 30)).toEqual({ eggs: 0, larvae: 0, pupae: 0, workers: 0 });
+  expect(broodOn({ ...truth, eatenOn: [30] }, 30)).toEqual({ eggs: 0, larvae: 0, pupae: 0, workers: 0 });
 });

@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS, type HomePart, type Place, type Spot } from '../../facts';
 import { firstBody, usualBody } from '../../housing';
-import type { BodyOf, Entry, EntryBody, HomeChange } from '../../log';
+import { seenByOther, twinId, type BodyOf, type Entry, type EntryBody, type HomeChange } from '../../log';
 import { addDays, uniformStream, type Instant } from '../../quantity';
 import type { Fact } from '../../records';
 import { growingHemisphere } from '../../season';
@@ -66,8 +66,27 @@ export function demoFacts(today: Date, newId: NewId): Fact[] {
     ...Object.values(places).map((value): Fact => ({ fact: 'place', value })),
   ];
   for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random, newId));
+  facts.push(...givenBrood(facts, now, newId));
   facts.push(...demoStock(now, newId));
   return facts;
+}
+
+/** Brood that one of them gave to another, in both logs. */
+function givenBrood(facts: readonly Fact[], now: Instant, newId: NewId): Fact[] {
+  const idOf = (label: string) =>
+    facts.flatMap((f) => (f.fact === 'queen' && f.value.label === label ? [f.value.id] : []))[0] ?? '';
+  return QUEENS.flatMap(({ label, given }) => {
+    if (!given) return [];
+    const at = evening(addDays(now, -given.daysAgo - 1), 1);
+    const id = newId(at);
+    const [donor, recipient] = [idOf(given.by), idOf(label)];
+    const counts = { pupae: given.pupae };
+    const body = { kind: 'brood', at, way: 'given', otherId: recipient, counts, chilledMinutes: 4 } as const;
+    return [
+      { ...body, id, queenId: donor, loggedAt: at },
+      { ...seenByOther(body, donor), id: twinId(id), queenId: recipient, loggedAt: at },
+    ].map((value): Fact => ({ fact: 'entry', value }));
+  });
 }
 
 function queenFacts(

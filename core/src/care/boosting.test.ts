@@ -34,7 +34,15 @@ const look = (eggs: number, larvae: number, pupae: number, workers: number) => (
 });
 const MESSOR = 'messor-structor';
 const strong = (more: [number, object][] = []) => end('S', MESSOR, [[90, look(10, 8, 12, 40)], ...more]);
-const eats = () => end('R', MESSOR, [[90, look(0, 0, 0, 0)]]);
+const eats = () =>
+  end(
+    'R',
+    MESSOR,
+    [10, 40, 70].flatMap((day): [number, object][] => [
+      [day, look(6, 0, 0, 0)],
+      [day + 15, look(0, 0, 0, 0)],
+    ]),
+  );
 const orphans = (loss: object) =>
   end('D', MESSOR, [
     [90, look(0, 3, 6, 4)],
@@ -59,8 +67,22 @@ test('two kinds, no kind, oneself, and one without a queen are refused, each wit
   expect(stops(strong(), orphans({ cause: 'injured' }))[0]).toMatch(/D has no queen any more/);
 });
 
+test('to one that has hardly lost any, or has workers, it is a caution, unless it would be lost otherwise', () => {
+  const says = (donor: BoostEnd, recipient: BoostEnd) =>
+    boostFaults(donor, recipient, { pupae: 3 }, NOW).map((f) => [f.stops, f.says.slice(0, 25)]);
+  const once = end('R', MESSOR, [
+    [70, look(6, 0, 0, 0)],
+    [85, look(0, 0, 0, 0)],
+  ]);
+  expect(says(strong(), once)).toEqual([[false, 'R has lost 1 clutch this ']]);
+  expect(says(strong(), end('W', MESSOR, [[90, look(3, 3, 3, 9)]]))).toEqual([
+    [false, 'W has workers: she needs '],
+  ]);
+  expect(says(orphans({ cause: 'injured' }), once)).toEqual([]);
+});
+
 test('a kind that is only likely is a caution', () => {
-  const found = boostFaults(strong(), end('R', MESSOR, [], 'likely'), { pupae: 2 }, NOW);
+  const found = boostFaults(orphans({ cause: 'injured' }), end('R', MESSOR, [], 'likely'), { pupae: 2 }, NOW);
   expect(found.map((f) => f.stops)).toEqual([false]);
 });
 

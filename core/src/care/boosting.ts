@@ -1,7 +1,8 @@
 import { BROOD, type Brood, type LossCause } from '../facts';
 import type { QueenLedger } from '../founding';
-import { msOf, type Instant } from '../quantity';
-import { numbered } from '../words';
+import { daysBetween, msOf, type Instant } from '../quantity';
+import { counted, numbered } from '../words';
+import { figure } from './practice';
 
 /** Whether brood of a colony may be given to another of its kind. */
 export interface DonorFitness {
@@ -114,6 +115,9 @@ export function boostFaults(
     found.push(
       stop('other', `${recipient.label} has no queen any more. Give brood to a colony that has one.`),
     );
+  // what would have been lost without its queen may be tried; what another colony could raise itself is not given lightly
+  const idle = donor.known.loss || recipient.known.loss ? null : notNeeded(recipient, now);
+  if (idle) found.push(warn('other', idle));
   const fit = donorFitness(donor.known, now);
   if (fit.is !== 'sound') found.push({ at: 'other', stops: fit.is === 'no', says: fit.says });
   if (!donor.known.loss && !hasWorkers(donor))
@@ -125,6 +129,20 @@ export function boostFaults(
     );
   return [...found, ...countFaults(donor, counts, stop)];
 }
+
+/** Why brood of a living colony is not called for; null when it is. */
+function notNeeded(recipient: BoostEnd, now: Instant): string | null {
+  const { label, known } = recipient;
+  if (hasWorkers(recipient)) return `${label} has workers: she needs nobody’s brood.`;
+  const least = figure('helpAfterClutches');
+  const lost = lostThisSeason(known, now).length;
+  if (lost >= least) return null;
+  return `${label} has lost ${lost === 0 ? 'no clutch' : counted(lost, 'clutch', 'clutches')} this season. Brood is given after ${least}, when quiet, food and warmth are in order: until then it would be eaten too.`;
+}
+
+/** Clutches that she lost in the time over which they are added up. */
+export const lostThisSeason = ({ broodLost }: QueenLedger, now: Instant) =>
+  broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
 const unknownKind = ({ profileId }: BoostEnd): boolean => profileId.startsWith('unknown');
 const hasWorkers = ({ known }: BoostEnd): boolean => (known.counts.workers?.range.low ?? 0) > 0;

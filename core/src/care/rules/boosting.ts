@@ -3,11 +3,11 @@ import type { BroodMove } from '../../founding';
 import { addDays, daysBetween, isNone, isSome, msOf, phrase, type Instant } from '../../quantity';
 import { MILESTONES } from '../../species';
 import { broodWords, counted, listed } from '../../words';
-import { donorFitness } from '../boosting';
+import { donorFitness, lostThisSeason } from '../boosting';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Rule, type Verdict } from '../verdict';
-import { causes, lostThisSeason } from './brood-gone';
+import { causes } from './brood-gone';
 import { isResting } from './food';
 
 const common = { id: 'boosting', question: 'Would brood of others help?' } as const;
@@ -23,7 +23,7 @@ export const boosting: Rule = (c) => {
 
 /** Clutch after clutch was eaten: pupae come out as helpers. While what made her eat them lasts, they would be eaten too. */
 function eatenAgainAndAgain(c: Case): Verdict | null {
-  const lost = lostThisSeason(c);
+  const lost = lostThisSeason(c.known, c.now);
   const laidAgain = c.known.appearances.eggs.interval.by !== null;
   if (lost.length < figure('helpAfterClutches') || laidAgain) return null;
   const why = causes(c);
@@ -136,7 +136,7 @@ function afterIt(c: Case, came: BroodMove): Verdict {
   return verdict({
     ...common,
     answer: 'look once',
-    says: phrase`${{ word: what }} came ${{ date: came.at }}. Look once, from ${{ date: lookAfter(came)[0] }} on, whether she keeps it, and count the ${{ word: stagesOf(came) }}; then leave her alone. ${{ word: proves }}`,
+    says: phrase`${{ word: what }} came ${{ date: came.at }}. Look once, from ${{ date: lookAfter(came)[0] }} on, whether she keeps it, and count the ${{ word: stagesOf(came) }}; then leave her alone.`,
     notice: true,
     criteria: [given],
   });

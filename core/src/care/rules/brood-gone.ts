@@ -1,6 +1,7 @@
 import { lastMeal, type Vanished } from '../../founding';
 import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
+import { lostThisSeason } from '../boosting';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
@@ -13,7 +14,7 @@ import { tubeFault } from './tube-fault';
 export const broodGone: Rule = (c) => {
   if (c.life === 'gone' || c.life === 'orphans') return null;
   const { known, now } = c;
-  const lost = lostThisSeason(c);
+  const lost = lostThisSeason(known, now);
   const newBrood = known.appearances.eggs.interval.by !== null;
   const last = newBrood ? undefined : lost.at(-1);
   // what came since is a question of its own
@@ -65,10 +66,6 @@ export const broodGone: Rule = (c) => {
     criteria: why,
   });
 };
-
-/** Clutches that she lost in the time over which they are added up. */
-export const lostThisSeason = ({ known, now }: Case) =>
-  known.broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
 /** A part that vanished and has not been made up for since. */
 function partGone({ known, now }: Case): Vanished | null {

@@ -30,7 +30,9 @@ export function Fields({ shown, draft, change }: FieldsProps<BroodDraft>) {
   const rows = useShelf().data ?? [];
   const faults = useBoostFaults(draft, shown) ?? [];
   const { id, label } = shown.facts.queen;
-  const others = rows.filter((r) => r.queen.id !== id && r.profileId === shown.view.profileId);
+  const others = rows
+    .filter((r) => r.queen.id !== id && r.profileId === shown.view.profileId)
+    .sort((a, b) => pupaeOf(b) - pupaeOf(a));
   const at = (what: 'other' | 'counts') => faults.filter((f) => f.at === what);
   return (
     <View style={styles.all}>
@@ -105,6 +107,8 @@ function FaultOrCaution({ stops, says }: { stops: boolean; says: string }) {
     </Caution>
   );
 }
+
+const pupaeOf = ({ counts }: ShelfRow): number => counts.pupae?.range.low ?? 0;
 
 /** A colony as one to choose: its name, and what speaks for it. */
 function optionOf({ queen, counts, lost }: ShelfRow): Option<string> {

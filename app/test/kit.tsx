@@ -1,6 +1,7 @@
 import { usualTube } from '@gentle-burrow/core/tube';
 import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
 import { SPECIES } from '@gentle-burrow/core/species';
@@ -73,7 +74,7 @@ export class PretendServer {
     if (path === '/species') return { species: SPECIES };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/settings') return SETTINGS;
-    if (path === '/stock') return { levels: this.stock, plan: null };
+    if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens), plan: null };
     const written = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!written) return null;
     const facts = corrected(written);

@@ -1,4 +1,5 @@
-import { stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
+import { homePartSchema, stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
+import { MOULDS } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { instant } from './common';
 
@@ -10,6 +11,19 @@ export const stockSchema = z.object({
       count: z.number().int(),
       low: z.boolean(),
       lastMove: stockMoveSchema.nullable(),
+    }),
+  ),
+  /** Parts that were taken away and may be used again, with their history. */
+  used: z.array(
+    z.object({
+      part: homePartSchema,
+      queenId: z.string(),
+      asideAt: instant,
+      cleanedAt: instant.nullable(),
+      stays: z.array(
+        z.object({ queenId: z.string(), label: z.string(), from: instant, until: instant.nullable() }),
+      ),
+      mould: z.enum(MOULDS).nullable(),
     }),
   ),
   plan: z

@@ -2,6 +2,7 @@ import type { NewQueen, QueenDetail, QueenPatch, Shelf, Stock } from '@gentle-bu
 import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
+import { usedParts } from '@gentle-burrow/core/housing';
 import { logOf, type Fact } from '@gentle-burrow/core/records';
 import { SPECIES } from '@gentle-burrow/core/species';
 import { stockLevels } from '@gentle-burrow/core/stock';
@@ -63,7 +64,8 @@ export class ExampleServer implements Answering {
   private stock(): Stock {
     const items = latest(this.facts.flatMap((f) => (f.fact === 'stock-item' ? [f.value] : [])));
     const moves = this.facts.flatMap((f) => (f.fact === 'stock-move' ? [f.value] : []));
-    return { levels: stockLevels(items, moves), plan: null };
+    const { queens } = logOf(this.facts);
+    return { levels: stockLevels(items, moves), used: usedParts(queens), plan: null };
   }
 
   private places(): Place[] {

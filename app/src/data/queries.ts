@@ -3,6 +3,7 @@ import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { UsedPart } from '@gentle-burrow/core/housing';
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import { byUrgency, DEFAULT_SETTINGS, isWithdrawn, seenByOther, twinId } from '@gentle-burrow/core/light';
@@ -36,7 +37,9 @@ export function refetchAfterSending(client: QueryClient): void {
     const keys: string[][] = [KEYS.shelf, ...queenIdsOf(out).map(KEYS.queen)];
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
-    if (out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen') keys.push(KEYS.stock);
+    const parts = out.what === 'entries' && out.entries.some((e) => e.kind === 'home' || e.kind === 'amendment');
+    if (parts || out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen')
+      keys.push(KEYS.stock);
     if (out.what === 'place' || out.what === 'settings') keys.push(['queen']);
     await Promise.allSettled([
       ...keys.map((queryKey) => client.invalidateQueries({ queryKey })),
@@ -240,6 +243,8 @@ export function useShelf(): Shown<ShelfRow[]> {
 
 export interface ShownStock {
   levels: StockLevel[];
+  /** Parts that were used before, as the server last told. */
+  used: UsedPart[];
   plan: Stock['plan'];
   /** Known at all: false while nothing has come yet. */
   known: boolean;
@@ -270,7 +275,14 @@ export function useStock(): ShownStock {
       } else if (out.what === 'stock-move') moved(out.move);
       else if (out.what === 'queen') out.body.used?.forEach(moved);
     }
-    return { levels: [...levels.values()], plan: data?.plan ?? null, known: data !== undefined, settled };
+    return {
+      levels: [...levels.values()],
+      // what an earlier version kept on this device says nothing of them
+      used: (data as Partial<Stock> | undefined)?.used ?? [],
+      plan: data?.plan ?? null,
+      known: data !== undefined,
+      settled,
+    };
   }, [data, items, settled]);
 }
 

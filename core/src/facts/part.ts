@@ -27,6 +27,8 @@ const measures = {
   ports: z.array(portSchema).max(12, 'More than 12 ports. Leave out those that are never used.').default([]),
   /** Rooms of a nest that can be shut one by one; 1 for a single room. */
   rooms: z.number().int('Count whole rooms.').min(1).max(24).default(1),
+  /** What it was before, in the home of another. */
+  was: idSchema.optional(),
 };
 
 /** A part of a home that is no tube, as it is set up. */

@@ -21,7 +21,11 @@ export const dividerSchema = z.object({
 export type Divider = z.infer<typeof dividerSchema>;
 const measured = z.object(measures);
 /** Written only where there is one. */
-const divider = { divider: dividerSchema.optional() };
+const sometimes = {
+  divider: dividerSchema.optional(),
+  /** What it was before, in the home of another. */
+  was: idSchema.optional(),
+};
 
 /** What of a tube is measured when it is set up. */
 export const tubeMeasuresSchema = measured.superRefine(mustFit);
@@ -29,12 +33,12 @@ export type TubeMeasures = z.infer<typeof tubeMeasuresSchema>;
 
 /** A founding tube, as it was set up. Lengths run from the deepest point of the closed end. */
 export const tubeSchema = z
-  .object({ id: idSchema, kind: z.literal('tube'), ...measures, ...divider, setUpAt: instantSchema })
+  .object({ id: idSchema, kind: z.literal('tube'), ...measures, ...sometimes, setUpAt: instantSchema })
   .superRefine(mustFit);
 
 /** A tube as a part of a home: its measures, and an id that it keeps in whosever home it stands. */
 export const tubePartSchema = z
-  .object({ id: idSchema, kind: z.literal('tube'), ...measures, ...divider })
+  .object({ id: idSchema, kind: z.literal('tube'), ...measures, ...sometimes })
   .superRefine(mustFit);
 export type TubePart = z.infer<typeof tubePartSchema>;
 

@@ -20,6 +20,8 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
   const part = partOf(home, change.partId);
   if (!part) return 'This part is not in her home. Set it up first.';
   const noun = nounOf(part.part);
+  // what stands aside is cleaned, or thrown away after all
+  if (part.gone && 'aside' in change && change.aside) return null;
   if (part.gone) return `This ${noun} was taken away. Set it up anew, or take back that it was taken away.`;
   switch (change.what) {
     case 'joined':

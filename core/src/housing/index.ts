@@ -28,6 +28,7 @@ export {
   type Link,
 } from './ports';
 export { wateringOf, waterSource, type Watering } from './watering';
+export { usedFault, usedParts, type Keeping, type Stay, type UsedPart } from './used';
 export { missing, tallyFault } from './tally';
 export {
   chainBetween,

@@ -169,6 +169,25 @@ export class Store {
     return { items, moves: moves.map((m) => ({ ...m, at: m.at.toISOString() })) };
   }
 
+  /** Queens in whose log a part was taken away, or one that had been used before was set up. */
+  async withUsedParts(): Promise<QueenFacts[]> {
+    const change = sql`${t.entries.body} -> 'change'`;
+    const rows = await this.open.db
+      .selectDistinct({ id: t.entries.queenId })
+      .from(t.entries)
+      .where(
+        and(
+          eq(t.entries.kind, 'home'),
+          sql`(${change} ->> 'what' = 'taken-away' or ${change} -> 'part' ->> 'was' is not null)`,
+        ),
+      );
+    const all = await this.queenFacts(
+      rows.map((r) => r.id),
+      { notes: false },
+    );
+    return all.filter((f) => !isWithdrawn(f.entries));
+  }
+
   /** When each queen of the keeper was taken in, and how she came. */
   async intakes(): Promise<Extract<Entry, { kind: 'intake' }>[]> {
     const entries = await this.open.db

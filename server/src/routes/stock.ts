@@ -1,5 +1,6 @@
 import { errorSchema, stockSchema } from '@gentle-burrow/contract';
 import { idSchema, stockItemSchema, stockMoveSchema } from '@gentle-burrow/core/facts';
+import { usedParts } from '@gentle-burrow/core/housing';
 import { caughtOutdoors } from '@gentle-burrow/core/records';
 import { stockLevels, tubesToMake } from '@gentle-burrow/core/stock';
 import type { FastifyInstance } from 'fastify';
@@ -20,7 +21,8 @@ export async function stockRoutes(app: FastifyInstance, { store, now }: Services
       .reduce((sum, l) => sum + Math.max(0, l.count), 0);
     const catches = (await store.intakes()).filter((i) => caughtOutdoors(i.found)).map((i) => i.at);
     const { hemisphere } = await store.settings();
-    return { levels, plan: tubesToMake(catches, ready, now().toISOString(), hemisphere) };
+    const used = usedParts(await store.withUsedParts());
+    return { levels, used, plan: tubesToMake(catches, ready, now().toISOString(), hemisphere) };
   });
   api.put(
     '/stock/items/:id',

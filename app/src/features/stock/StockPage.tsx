@@ -19,6 +19,7 @@ import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { fromMm, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { UsedParts } from './UsedParts';
 import { ConnectorFields, NEW_CONNECTOR } from './ConnectorFields';
 
 export const STOCK_WORDS: Record<StockItem['kind'], string> = {
@@ -74,6 +75,7 @@ export function StockPage() {
           </Sheet>
         );
       })}
+      <UsedParts used={stock.used} />
       {adding ? (
         <NewItem onDone={() => setAdding(false)} />
       ) : (

@@ -73,7 +73,10 @@ const watered = z.object({
   opened: z.boolean().optional(),
 });
 
-const cleaned = z.object({ what: z.literal('cleaned'), partId: idSchema });
+/** It had been taken away before: nobody was disturbed by it. */
+const aside = { aside: z.literal(true).optional() };
+
+const cleaned = z.object({ what: z.literal('cleaned'), partId: idSchema, ...aside });
 
 const covered = z.object({ what: z.literal('covered'), partId: idSchema, cover: z.enum(COVERS) });
 
@@ -107,6 +110,7 @@ const takenAway = z.object({
   what: z.literal('taken-away'),
   partId: idSchema,
   to: z.enum(TAKEN_TO),
+  ...aside,
 });
 
 const CHANGES = [
@@ -138,6 +142,7 @@ export const home = defineKind({
   kind: 'home',
   schema: homeSchema,
   disturbs: ({ change }) => {
+    if ('aside' in change && change.aside) return null;
     if (change.what === 'moved-in') return change.how === 'by-themselves' ? null : 'by-hand';
     if (change.what === 'watered') return change.opened ? 'water-open' : 'water';
     // a wall is set into the tube itself

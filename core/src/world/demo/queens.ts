@@ -35,6 +35,8 @@ export interface DemoQueen extends Truth {
   moved?: [day: number, to: DemoPlace];
   /** Days after intake on which a fresh tube was joined to hers; she has not moved into it yet. */
   fresh?: number;
+  /** Days after intake on which she moved into a fresh tube, and the old one was cleaned and put by. */
+  movedHouse?: number;
   /** She founds in a cell of aerated concrete; days between its waterings. */
   wateredEvery?: number;
   /** Days after intake on which a wall with a straw was set into her tube. */
@@ -278,6 +280,8 @@ export const QUEENS: DemoQueen[] = [
   },
   {
     label: 'A2',
+    movedHouse: 68,
+    mould: 'far-plug',
     batch: 'Oak slope',
     species: 'aphaenogaster-subterranea',
     place: 'drawer',

@@ -1,3 +1,4 @@
+import { usedFault, usedParts } from '../../housing';
 import { DEFAULT_SETTINGS } from '../../facts';
 import { entrySchema, placeIdNow } from '../../log';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '../../view';
@@ -70,6 +71,11 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
     ['T5', 'received', { pupae: 4 }],
   ]);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
+  // one moved house: her old tube stands in the stock, cleaned, with its history
+  const used = usedParts(all.map((a) => a.one));
+  expect(used.map((u) => [u.stays.map((s) => s.label), u.mould, usedFault(u)])).toEqual([
+    [['A2'], 'far-plug', null],
+  ]);
   const rows = all.map((a) => a.row).sort(byUrgency);
   expect(rows[0]?.pressure).toBe('now');
   expect(rows.filter((r) => r.pressure === 'rest').length).toBeGreaterThan(rows.length / 2.5);

@@ -172,6 +172,7 @@ function looks(
   for (let day = q.looks.first; day < q.takenIn; day += q.looks.every) {
     if (q.died !== undefined && day >= q.died) break;
     const brood = broodOn(q, day);
+    const since = q.movedHouse !== undefined && day > q.movedHouse + 5 ? q.movedHouse : 0;
     bodies.push({
       kind: 'look',
       at: evening(settled, day),
@@ -180,8 +181,8 @@ function looks(
       larvae: seenAs(brood.larvae, random),
       pupae: seenAs(brood.pupae, random),
       workers: seenAs(brood.workers + (q.workersAtIntake ?? 0), random),
-      ...inTube(home, day, random, lossMmPerDay),
-      mould: q.mould && day > 15 ? q.mould : 'none',
+      ...inTube(home, day - since, random, lossMmPerDay),
+      mould: q.mould && day > 15 && since === 0 ? q.mould : 'none',
     });
   }
   return bodies;
@@ -244,6 +245,16 @@ function changes(q: DemoQueen, home: HomePart, settled: Instant, newId: NewId): 
     const id = newId(evening(settled, q.fresh));
     const part = { ...TUBES[q.tube ?? 'middling'], id, kind: 'tube', end: 'round' } as const;
     bodies.push(entryOn(q.fresh, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 }));
+  }
+  if (q.movedHouse !== undefined) {
+    const id = newId(evening(settled, q.movedHouse));
+    const part = { ...TUBES[q.tube ?? 'middling'], id, kind: 'tube', end: 'round' } as const;
+    const here = { queen: true, brood: 'all', workers: 'all', how: 'by-themselves' } as const;
+    bodies.push(
+      entryOn(q.movedHouse, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 }),
+      entryOn(q.movedHouse + 5, { what: 'moved-in', partId: id, ...here }),
+      entryOn(q.movedHouse + 6, { what: 'taken-away', partId: home.id, to: 'cleaned' }),
+    );
   }
   if (q.space !== undefined) {
     const part = usualBody(newId(evening(settled, q.space)), 'outworld');

@@ -1,7 +1,9 @@
 import { tubeMeasuresSchema, type TubeMeasures } from '@gentle-burrow/core/facts';
+import { usedFault } from '@gentle-burrow/core/housing';
 import { useSpecies, useStock, type ShownQueen } from '@/data/queries';
 import { SlideLine } from '@/features/fill/SlideLine';
 import { tubeSizes } from '@/features/fill/tube-sizes';
+import { historyText, usedName } from '@/features/stock/UsedParts';
 import { usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
@@ -18,20 +20,36 @@ interface FreshTubeProps {
 /** The fresh tube: from the stock or of a common size, its water on the drawing. */
 export function FreshTube({ shown, draft, change }: FreshTubeProps) {
   const { length } = usePreferences();
-  const sizes = tubeSizes(useStock().levels, length);
+  const stock = useStock();
+  const sizes = tubeSizes(stock.levels, length);
+  // what is not clean is not offered; it stands in the stock, with what to do
+  const used = stock.used.flatMap((u) =>
+    u.part.kind === 'tube' && usedFault(u) === null ? [{ ...u, part: u.part }] : [],
+  );
   const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   const { tube } = draft;
   const chosen =
     sizes.find((t) => t.itemId !== null && t.itemId === draft.itemId) ??
     sizes.find((t) => t.itemId === null && sameSize(t, tube));
-  const set = (next: TubeMeasures) => change({ tube: { ...next, id: tube.id } });
+  const set = (next: TubeMeasures) =>
+    change({ tube: { ...next, id: tube.id, ...(tube.was ? { was: tube.was } : {}) } });
   const choose = (value: string) => {
     const size = sizes.find((t) => t.value === value);
     if (!size) return;
     const { outsideMm, boreMm, lengthMm, end, itemId } = size;
     // the same share of water as before
     const waterLineMm = Math.round((lengthMm * tube.waterLineMm) / tube.lengthMm);
-    change({ itemId, tube: { ...tube, outsideMm, boreMm, lengthMm, end, waterLineMm } });
+    const { was: _, ...rest } = tube;
+    change({ itemId, tube: { ...rest, outsideMm, boreMm, lengthMm, end, waterLineMm } });
+  };
+  const chooseUsed = (was: string) => {
+    const one = used.find((u) => u.part.id === was);
+    if (!one) return;
+    const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = one.part;
+    change({
+      itemId: null,
+      tube: { id: tube.id, outsideMm, boreMm, lengthMm, end, waterLineMm, plugs, was },
+    });
   };
   const drawn = tubeMeasuresSchema.safeParse(tube).success;
   return (
@@ -39,9 +57,21 @@ export function FreshTube({ shown, draft, change }: FreshTubeProps) {
       <Choice
         label={`Fresh tube, outside × length in ${lengthName(length)}`}
         options={sizes}
-        value={chosen?.value ?? null}
+        value={tube.was ? null : (chosen?.value ?? null)}
         onChange={choose}
       />
+      {used.length > 0 ? (
+        <Choice
+          label="Or one that was used, and is clean"
+          options={used.map((u) => ({
+            value: u.part.id,
+            label: usedName(u.part, length),
+            hint: historyText(u),
+          }))}
+          value={tube.was ?? null}
+          onChange={chooseUsed}
+        />
+      ) : null}
       {drawn ? (
         <SlideLine
           tube={{ ...tube, kind: 'tube', setUpAt: '' }}

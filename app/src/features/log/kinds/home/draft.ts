@@ -36,7 +36,7 @@ export interface HomeDraft {
   what: What | null;
   /** What is set up: a tube, or something else. */
   kind: PartKind;
-  tube: TubeMeasures & { id: string; divider?: Divider };
+  tube: TubeMeasures & { id: string; divider?: Divider; was?: string };
   body: BodyPart;
   itemId: string | null;
   /** What for; as is usual for its kind when not said. */

@@ -30,7 +30,10 @@ function tallyWords({ out, into, explained }: Tally): string {
 
 function partWords(part: Extract<HomeChange, { what: 'set-up' }>['part']): string {
   if (part.kind === 'tube')
-    return joined(`fresh tube ${part.outsideMm} × ${part.lengthMm} mm`, `water at ${part.waterLineMm} mm`);
+    return joined(
+      `${part.was ? 'tube that was used before' : 'fresh tube'} ${part.outsideMm} × ${part.lengthMm} mm`,
+      `water at ${part.waterLineMm} mm`,
+    );
   const { name, widthMm, depthMm, water, rooms } = part;
   return joined(
     `${name ? `${name}, a ` : ''}${nounOf(part)} ${widthMm} × ${depthMm} mm`,

@@ -63,14 +63,12 @@ function report(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
 }
 
-/** What looks at the sources, and the build: one after the other, beside the unit tests. */
-async function checkAndBuild() {
-  const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
+/** What looks at the sources. */
+async function check() {
   await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
   await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
   for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
     await step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
-  return built;
 }
 
 /** Unit tests of some projects, one after the other in one process. */
@@ -109,16 +107,19 @@ async function unitTestsBelow() {
   postgres?.stop();
 }
 
-/** The other core's share. */
-async function checkBuildAndTest() {
-  const built = await checkAndBuild();
+/** One core's share, and the other's: about as long. */
+async function buildAndTestBelow() {
+  const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
   await unitTestsBelow();
   return built;
 }
+async function testAppAndCheck() {
+  await unitTests(['app']);
+  await check();
+}
 
 await ensureInstalled();
-// the application's unit tests take one core, all the rest the other: about as long
-const [built] = await Promise.all([checkBuildAndTest(), unitTests(['app'])]);
+const [built] = await Promise.all([buildAndTestBelow(), testAppAndCheck()]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {

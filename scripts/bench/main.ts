@@ -2,6 +2,7 @@
 import { benchAgenda } from './agenda';
 import { benchBrowser } from './browser';
 import { benchCalibration } from './calibration';
+import { benchHomePicture } from './home-picture';
 import { benchWhatIf } from './what-if';
 import { benchOutlook } from './outlook';
 import { benchShelf } from './shelf';
@@ -20,6 +21,7 @@ add(benchAgenda());
 add(await benchShelf());
 add(await benchBrowser());
 add(await benchWhatIf());
+add(await benchHomePicture());
 
 const wide = (key: keyof Row) => Math.max(...rows.map((r) => r[key].length));
 const [w, b] = [wide('what'), wide('budget')];

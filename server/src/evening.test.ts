@@ -62,6 +62,20 @@ describe('labels', () => {
     },
   );
 
+  test('her home is on it, to its own proportions', async () => {
+    const q = newQueen('Home');
+    await server.store.write(factsOf(q));
+    const { body } = await get(`/api/labels.svg?${address([q.queen.id])}`);
+    const boxes = (path: string) =>
+      [...path.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v([\d.]+)h-/g)].map((m) => m.slice(1).map(Number));
+    const [water] = boxes(/<path d="([^"]*)" fill="#ccc"/.exec(body)?.[1] ?? '');
+    const dark = boxes(/<path d="([^"]*)" shape-rendering/.exec(body)?.[1] ?? '');
+    // the upper wall of the tube begins where its water does
+    const wall = dark.find(([x, y]) => x === water?.[0] && y === water?.[1]);
+    expect((water?.[2] ?? 0) / (wall?.[2] ?? 1)).toBeCloseTo(q.home.waterLineMm / q.home.lengthMm, 2);
+    expect((water?.[3] ?? 0) / (wall?.[2] ?? 1)).toBeCloseTo(q.home.outsideMm / q.home.lengthMm, 2);
+  });
+
   test('names are escaped and long ones are cut, not run over the edge', async () => {
     const q = newQueen('<b>&"');
     q.queen.batch = 'A very long name for a batch of queens that nobody would ever write on a tube';

@@ -8,11 +8,13 @@ export { stockItemSchema, stockMoveSchema, type StockItem, type StockMove } from
 export {
   asTube,
   bodyFloorMm2,
+  bodyMeasuresSchema,
   bodyPartSchema,
   bodySchema,
   homePartSchema,
   partSchema,
   type BodyHome,
+  type BodyMeasures,
   type BodyPart,
   type HomePart,
   type Part,

@@ -31,6 +31,10 @@ const measures = {
   was: idSchema.optional(),
 };
 
+/** What of a part that is no tube is measured. */
+export const bodyMeasuresSchema = z.object(measures).superRefine(mustBe);
+export type BodyMeasures = z.infer<typeof bodyMeasuresSchema>;
+
 /** A part of a home that is no tube, as it is set up. */
 export const bodyPartSchema = z.object({ id: idSchema, ...measures }).superRefine(mustBe);
 export type BodyPart = z.infer<typeof bodyPartSchema>;

@@ -1,3 +1,4 @@
+import { usualBody } from '../housing';
 import { day, entry, QUEEN, testId, TUBE } from '../test-kit';
 import type { Queen } from '../facts';
 import { corrected, isWithdrawn, type Entry } from './index';
@@ -50,6 +51,14 @@ describe('what stands outside the log, put right in it', () => {
     const e = entry(2, { kind: 'correct', tube: { was, is: { ...was, lengthMm: 200 } } } as never);
     expect(corrected(facts(e)).home).toEqual({ ...TUBE, id, kind, setUpAt, lengthMm: 200 });
     expect(corrected(facts(e)).queen).toEqual(queen);
+  });
+  test('so does a first home that is no tube; a correction of the other kind changes neither', () => {
+    const cell = { ...usualBody('h', 'cell'), setUpAt: TUBE.setUpAt };
+    const { id, setUpAt, ...was } = cell;
+    const e = entry(2, { kind: 'correct', body: { was, is: { ...was, widthMm: 45 } } } as never);
+    const inCell = { ...facts(e), home: cell };
+    expect(corrected(inCell).home).toEqual({ ...cell, id, setUpAt, widthMm: 45 });
+    expect(corrected(facts(e)).home).toEqual(TUBE);
   });
   test('without a correction the very same facts come back', () => {
     const plain = facts(entry(0, { kind: 'intake' }));

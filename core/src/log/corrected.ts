@@ -2,7 +2,7 @@ import type { HomePart, Queen, TubeMeasures } from '../facts';
 import { effectiveEntries } from './effective';
 import type { Entry, EntryOf } from './entry';
 
-type Corrected = Pick<EntryOf<'correct'>, 'label' | 'batch' | 'tube' | 'placeId'>;
+type Corrected = Pick<EntryOf<'correct'>, 'label' | 'batch' | 'tube' | 'body' | 'placeId'>;
 
 /**
  * A queen and her first home as every correction in her log leaves them. What is stored stays as it was first written; of
@@ -30,7 +30,7 @@ export function corrected<F extends { queen: Queen; home: HomePart; entries: rea
       batch: valueOf('batch') ?? queen.batch,
       placeId: valueOf('placeId') ?? queen.placeId,
     },
-    home: home.kind === 'tube' ? { ...home, ...measured } : home,
+    home: home.kind === 'tube' ? { ...home, ...measured } : { ...home, ...valueOf('body') },
   };
 }
 

@@ -1,9 +1,11 @@
+import { usualBody } from '../housing';
 import type { BodyOf, KindName } from '../log';
 import { usualTube } from '../tube';
 
 const AT = '2026-05-20T18:30:00.000Z';
 const LATER = '2026-06-10T18:30:00.000Z';
 const { id: _id, kind: _kind, setUpAt: _setUpAt, ...TUBE } = usualTube('', '');
+const { id: _cell, ...CELL } = usualBody('', 'cell');
 const PLACE = '018f0000-0000-7000-8000-000000000009';
 
 /** One entry of every kind with all that it can say: a kind without a sample does not compile. */
@@ -104,6 +106,7 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     label: { was: 'A', is: 'A1' },
     batch: { was: '', is: 'Mill lane' },
     tube: { was: TUBE, is: { ...TUBE, lengthMm: 200 } },
+    body: { was: CELL, is: { ...CELL, widthMm: 45 } },
     placeId: { was: PLACE, is: '018f0000-0000-7000-8000-000000000008' },
     text: 'misread the label',
   },

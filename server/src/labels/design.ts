@@ -1,3 +1,4 @@
+import type { HomePart } from '@gentle-burrow/core/facts';
 import type { LabelSheet } from '@gentle-burrow/core/labels';
 import QRCode from 'qrcode';
 import type { Faces } from './fonts';
@@ -9,6 +10,8 @@ export interface LabelText {
   /** Day she was taken in, as it is to be read. */
   day: string;
   batch: string;
+  /** The part that she lives in, drawn to its own proportions. */
+  home: HomePart;
   /** What the code opens. */
   address: string;
 }
@@ -16,13 +19,13 @@ export interface LabelText {
 /** One mark on a label, mm from its upper left corner; text stands on its baseline. */
 export type Mark =
   | { kind: 'text'; xMm: number; yMm: number; sizeMm: number; face: keyof Faces; text: string }
-  | { kind: 'dark'; xMm: number; yMm: number; widthMm: number; heightMm: number };
+  | { kind: 'dark' | 'pale'; xMm: number; yMm: number; widthMm: number; heightMm: number };
 
 const MARGIN_MM = 1.6;
 const LEAST_TEXT_MM = 1.6;
 
 /**
- * Lays a label out: the code in a square at the left with its quiet zone, beside it letter, species, day and batch, each
+ * Lays a label out: the code in a square at the left with its quiet zone, beside it letter, species, day, batch and her home, each
  * as large as it fits. A code of error correction M bears a quarter of its squares scratched off.
  */
 export function designLabel(sheet: LabelSheet, says: LabelText, faces: Faces): Mark[] {
@@ -33,10 +36,10 @@ export function designLabel(sheet: LabelSheet, says: LabelText, faces: Faces): M
   // the end of a strip lies over its own beginning
   const roomMm = widthMm - leftMm - (sheet.kind === 'strip' ? 8 : MARGIN_MM);
   const lines = [
-    { text: says.letter, share: 0.36, face: 'bold' },
-    { text: says.species, share: 0.22, face: 'regular' },
-    { text: says.day, share: 0.21, face: 'regular' },
-    { text: says.batch, share: 0.17, face: 'regular' },
+    { text: says.letter, share: 0.32, face: 'bold' },
+    { text: says.species, share: 0.19, face: 'regular' },
+    { text: says.day, share: 0.18, face: 'regular' },
+    { text: says.batch, share: 0.15, face: 'regular' },
   ] as const;
   const marks: Mark[] = codeMarks(says.address, MARGIN_MM, topMm, sideMm);
   let yMm = topMm;
@@ -47,7 +50,49 @@ export function designLabel(sheet: LabelSheet, says: LabelText, faces: Faces): M
     const { sizeMm, shown } = fitted(text, most * 0.95, roomMm, faces[face].width);
     marks.push({ kind: 'text', xMm: leftMm, yMm: yMm - most * 0.15, sizeMm, face, text: shown });
   }
-  return marks;
+  return [...marks, ...homeMarks(says.home, leftMm, yMm + sideMm * 0.02, roomMm, topMm + sideMm - yMm)];
+}
+
+/** Lines of her home, mm. */
+const LINE_MM = 0.18;
+
+/**
+ * Her home, small and to its own proportions: a tube lying, closed end to the left, with its water and plugs; anything else from
+ * above, with its rooms side by side.
+ * @returns nothing where there is no room for it
+ */
+function homeMarks(home: HomePart, xMm: number, yMm: number, roomMm: number, mostMm: number): Mark[] {
+  const [long, high] = home.kind === 'tube' ? [home.lengthMm, home.outsideMm] : [home.widthMm, home.depthMm];
+  const scale = Math.min(roomMm / long, mostMm / high);
+  const [widthMm, heightMm] = [long * scale, high * scale];
+  if (heightMm < 3 * LINE_MM) return [];
+  const box = (kind: 'dark' | 'pale', fromMm: number, toMm: number): Mark => ({
+    kind,
+    xMm: xMm + fromMm,
+    yMm,
+    widthMm: toMm - fromMm,
+    heightMm,
+  });
+  const bar = (atMm: number) =>
+    box('dark', Math.min(atMm, widthMm - LINE_MM), Math.min(atMm, widthMm - LINE_MM) + LINE_MM);
+  const along = (y: number): Mark => ({ kind: 'dark', xMm, yMm: y, widthMm, heightMm: LINE_MM });
+  const walls = [along(yMm), along(yMm + heightMm - LINE_MM), bar(0)];
+  if (home.kind !== 'tube') {
+    const rooms = Array.from({ length: home.rooms - 1 }, (_, i) => bar((widthMm * (i + 1)) / home.rooms));
+    return [...walls, bar(widthMm), ...rooms];
+  }
+  const { waterLineMm, plugs, divider, lengthMm } = home;
+  const inner = (waterLineMm + plugs.innerMm) * scale;
+  const outer = (lengthMm - plugs.outerMm) * scale;
+  return [
+    box('pale', 0, waterLineMm * scale),
+    ...walls,
+    bar(waterLineMm * scale),
+    bar(inner),
+    bar(outer),
+    bar(widthMm),
+    ...(divider ? [bar(divider.atMm * scale)] : []),
+  ];
 }
 
 /** As large as fits the room; below the least readable size the end is cut off, and that shows. */

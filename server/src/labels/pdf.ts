@@ -38,13 +38,13 @@ export async function labelsPdf(
       });
     }
     for (const m of designLabel(sheet, labels[i] as LabelText, faces)) {
-      if (m.kind === 'dark') {
+      if (m.kind !== 'text') {
         on.drawRectangle({
           x: pt(xMm + m.xMm),
           y: up(m.yMm + m.heightMm),
           width: pt(m.widthMm),
           height: pt(m.heightMm),
-          color: grayscale(0),
+          color: grayscale(m.kind === 'dark' ? 0 : 0.8),
         });
       } else {
         on.drawText(m.text, {

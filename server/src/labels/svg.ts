@@ -18,13 +18,16 @@ export function labelsSvg(
   const inner = placeLabels(sheet, labels.length, skip).flatMap((at, i) => {
     if (at.page !== page) return [];
     const marks = designLabel(sheet, labels[i] as LabelText, faces);
-    const dark = marks
-      .flatMap((m) =>
-        m.kind === 'dark'
-          ? [`M${n(at.xMm + m.xMm)} ${n(at.yMm + m.yMm)}h${n(m.widthMm)}v${n(m.heightMm)}h-${n(m.widthMm)}z`]
-          : [],
-      )
-      .join('');
+    const boxes = (kind: 'dark' | 'pale') =>
+      marks
+        .flatMap((m) =>
+          m.kind === kind
+            ? [
+                `M${n(at.xMm + m.xMm)} ${n(at.yMm + m.yMm)}h${n(m.widthMm)}v${n(m.heightMm)}h-${n(m.widthMm)}z`,
+              ]
+            : [],
+        )
+        .join('');
     const words = marks.flatMap((m) =>
       m.kind === 'text'
         ? [
@@ -36,7 +39,9 @@ export function labelsSvg(
       sheet.kind === 'strip'
         ? `<rect x="${n(at.xMm)}" y="${n(at.yMm)}" width="${n(sheet.label.widthMm)}" height="${n(sheet.label.heightMm)}" fill="none" stroke="#999" stroke-width="0.1"/>`
         : '';
-    return [`<g>${cut}<path d="${dark}" shape-rendering="crispEdges"/>${words.join('')}</g>`];
+    return [
+      `<g>${cut}<path d="${boxes('pale')}" fill="#ccc"/><path d="${boxes('dark')}" shape-rendering="crispEdges"/>${words.join('')}</g>`,
+    ];
   });
   const face = (name: keyof Faces) =>
     `@font-face{font-family:"label-${name}";src:url(data:font/ttf;base64,${Buffer.from(faces[name].bytes).toString('base64')})}.${name}{font-family:"label-${name}",sans-serif}`;

@@ -1,6 +1,7 @@
 import { errorSchema } from '@gentle-burrow/contract';
 import { idSchema } from '@gentle-burrow/core/facts';
 import { ledger } from '@gentle-burrow/core/founding';
+import { partAt } from '@gentle-burrow/core/housing';
 import { LABEL_SHEETS, lookAddress } from '@gentle-burrow/core/labels';
 import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
 import { speciesProfile } from '@gentle-burrow/core/species';
@@ -89,7 +90,7 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
   );
 }
 
-function labelOf({ queen, entries }: QueenFacts, origin: string, now: string, zone: Zone): LabelText {
+function labelOf({ queen, home, entries }: QueenFacts, origin: string, now: string, zone: Zone): LabelText {
   const known = ledger(
     entries.filter((e) => e.kind === 'intake' || e.kind === 'identify' || e.kind === 'amendment'),
     now,
@@ -100,6 +101,7 @@ function labelOf({ queen, entries }: QueenFacts, origin: string, now: string, zo
     species: species?.name ?? 'Unknown',
     day: dayOf(known?.intake?.at ?? queen.createdAt, zone),
     batch: queen.batch,
+    home: partAt({ home, entries }, now),
     address: lookAddress(origin, queen.id),
   };
 }

@@ -51,6 +51,9 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
     clearDraft('new-queen');
     goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
   });
+  // once the server has told what is left; that it is asked again takes no finger off the button
+  const [told, setTold] = useState(stock.settled);
+  if (stock.settled && !told) setTold(true);
   const last = facts ? formOf(facts) : null;
   if (!last) return null;
   // the tube that she was given, while there are more of them: known once the stock is
@@ -93,7 +96,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
         Look her over too: findings, brood and shape are her own, and are logged on her page.
       </Words>
       <View style={styles.row}>
-        <Button mode="contained" disabled={!stock.settled} onPress={() => save(sister)}>
+        <Button mode="contained" disabled={!told} onPress={() => save(sister)}>
           {`Take ${sister.label} in`}
         </Button>
         <Button mode="text" onPress={() => setOpen(false)}>

@@ -1,3 +1,4 @@
+import type { Trouble } from '../../facts';
 import {
   isShut,
   linksOf,
@@ -42,13 +43,15 @@ export const moving: Rule = (c) => {
 
 function hasteOf(c: Case): Haste {
   const fault = tubeFault(c);
-  if (fault?.id === 'plug') return 'dry';
+  if (fault?.id === 'plug' || has(c, 'flooded')) return 'dry';
   // a home that is watered by hand gives no reason to move
   const dry = c.water?.dryAt.p10 ?? null;
   const left = dry === null ? Infinity : daysBetween(c.now, dry);
   if (left <= 0) return 'dry';
-  return fault || left <= figure('freshHomeLateDays') ? 'pressing' : 'calm';
+  return fault || has(c, 'black-water') || left <= figure('freshHomeLateDays') ? 'pressing' : 'calm';
 }
+
+const has = ({ known }: Case, what: Trouble): boolean => known.troubles.some((t) => t.what === what);
 
 /** The step that was taken last, and since when. */
 function stepOf(c: Case, move: Move): { step: Step; since: Instant } {
@@ -88,7 +91,13 @@ type Said = Pick<Verdict, 'answer' | 'says'> & Partial<Verdict>;
 function waiting(c: Case, move: Move): Said {
   const haste = hasteOf(c);
   const names = namesOf(c, move);
-  const aid: Phrase = haste === 'dry' ? [...(tubeFault(c)?.aid ?? ['Her water may be gone.']), ' '] : [];
+  const aid: Phrase =
+    haste === 'dry'
+      ? [
+          ...(tubeFault(c)?.aid ?? [has(c, 'flooded') ? 'Her home is flooded.' : 'Her water may be gone.']),
+          ' ',
+        ]
+      : [];
   const answer =
     { offered: 'not yet', scouts: 'scouts only', partly: 'half way' }[move.stage as 'offered'] ?? 'not yet';
   if (c.wintering && haste !== 'dry')
@@ -172,6 +181,22 @@ function waiting(c: Case, move: Move): Said {
     notice: true,
     asks: stepAsk(c, haste, c.now, stepWords(c, next, names)),
   };
+}
+
+/**
+ * Whether the gentle ways of a move had their time, and hands come next: plugs swapped, or brought over one by one. Not in the
+ * cold, but where she has no water.
+ */
+export function byHandNow(c: Case): boolean {
+  const { move } = c;
+  if (!move || move.stage === 'real' || move.stage === 'finished') return false;
+  if (!reaches(c, move) || isShut(c.housing, partOf(c.housing, move.to) as PartNow)) return false;
+  const haste = hasteOf(c);
+  if (haste === 'calm' || (c.wintering && haste !== 'dry')) return false;
+  const { step, since } = stepOf(c, move);
+  const due = addDays(latest(since, move.since, openSince(c, move)) as Instant, daysOf(step, haste));
+  const next = nextOf(c, move, step);
+  return msOf(due) <= msOf(c.now) && next !== 'light';
 }
 
 /** Plugs are swapped between two tubes; where one is none, hands come next. */

@@ -15,10 +15,14 @@ import {
   type Rule,
 } from '../verdict';
 import { againAfter } from './again';
+import { byHandNow } from './moving';
 
 /** What is done about it, the least first. */
-const MEASURES = ['watch', 'clean', 'offer', 'offer now', 'move now'] as const;
+const MEASURES = ['watch', 'clean', 'offer', 'offer now', 'move now', 'force'] as const;
 type Measure = (typeof MEASURES)[number];
+
+/** At least as grave. */
+const worse = (a: Measure, b: Measure): boolean => MEASURES.indexOf(a) >= MEASURES.indexOf(b);
 
 const PRESSURES: Record<Measure, Pressure> = {
   watch: 'rest',
@@ -26,6 +30,7 @@ const PRESSURES: Record<Measure, Pressure> = {
   offer: 'soon',
   'offer now': 'now',
   'move now': 'now',
+  force: 'now',
 };
 
 /** One thing that is wrong, weighed. */
@@ -60,13 +65,21 @@ export const trouble: Rule = (c) => {
       says: [...says, ' Not in the cold of winter: leave it until she wakes.'],
     });
   const moves = underWay(c.move);
+  // what kills is not waited out for ever: the gentle ways had their time
+  if (worse(worst.measure, 'offer now') && byHandNow(c))
+    return verdict({
+      ...common,
+      answer: 'force',
+      says: [
+        ...says,
+        ' She does not go by herself, and the gentle ways had their time: bring her over now, as her move says step by step.',
+      ],
+      pressure: PRESSURES.force,
+    });
   return verdict({
     ...common,
     answer: worst.measure,
-    says:
-      moves && MEASURES.indexOf(worst.measure) >= MEASURES.indexOf('offer')
-        ? [...says, ' A fresh home stands ready for her.']
-        : says,
+    says: moves && worse(worst.measure, 'offer') ? [...says, ' A fresh home stands ready for her.'] : says,
     pressure: moves && worst.measure !== 'move now' ? 'rest' : PRESSURES[worst.measure],
     until: worst.measure === 'watch' ? worst.again : null,
     asks: [...freshHome(c, worst, moves), ...cleaning(c, found)],

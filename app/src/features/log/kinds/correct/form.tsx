@@ -1,4 +1,12 @@
-import { queenSchema, tubeMeasuresSchema, type TubeHome, type TubeMeasures } from '@gentle-burrow/core/facts';
+import {
+  bodyMeasuresSchema,
+  queenSchema,
+  tubeMeasuresSchema,
+  type BodyHome,
+  type BodyMeasures,
+  type TubeHome,
+  type TubeMeasures,
+} from '@gentle-burrow/core/facts';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePlaces, type ShownQueen } from '@/data/queries';
@@ -9,6 +17,7 @@ import { TextField } from '@/ui/fields';
 import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
+import { BodyNumbers } from '../../BodyNumbers';
 import { TubeNumbers } from '../../TubeNumbers';
 
 interface Facts {
@@ -17,6 +26,8 @@ interface Facts {
   placeId: string;
   /** Null for a first home that is no tube. */
   tube: TubeMeasures | null;
+  /** Null for one that is. */
+  body: BodyMeasures | null;
 }
 interface Draft {
   was: Facts;
@@ -29,6 +40,7 @@ function factsOf({ facts: { queen, home } }: ShownQueen): Facts {
     batch: queen.batch,
     placeId: queen.placeId,
     tube: home.kind === 'tube' ? measuresOf(home) : null,
+    body: home.kind === 'tube' ? null : bodyOf(home),
   };
 }
 
@@ -40,6 +52,8 @@ const measuresOf = ({ outsideMm, boreMm, lengthMm, end, waterLineMm, plugs }: Tu
   waterLineMm,
   plugs,
 });
+
+const bodyOf = ({ id: _, setUpAt: __, ...measures }: BodyHome): BodyMeasures => measures;
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -77,11 +91,22 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>): ReactNode {
           <TubeNumbers tube={is.tube} onChange={(tube) => set({ tube })} />
         </>
       ) : null}
+      {is.body ? (
+        <>
+          <Words kind="smallBold" soft>
+            Her first home, as it was set up
+          </Words>
+          <BodyNumbers
+            part={{ ...is.body, id: shown.facts.home.id }}
+            onChange={({ id: _, ...body }) => set({ body })}
+          />
+        </>
+      ) : null}
     </View>
   );
 }
 
-/** Puts right what stands outside her log: name, batch, tube, first place. */
+/** Puts right what stands outside her log: name, batch, first home, first place. */
 export const correct: KindForm<'correct', Draft> = {
   deed: 'Put her facts right',
   keep: 'Keep the correction',
@@ -93,6 +118,7 @@ export const correct: KindForm<'correct', Draft> = {
       batch: body?.batch?.[which] ?? now.batch,
       placeId: body?.placeId?.[which] ?? now.placeId,
       tube: body?.tube?.[which] ?? now.tube,
+      body: body?.body?.[which] ?? now.body,
     });
     return { was: side('was'), is: side('is') };
   },
@@ -100,7 +126,8 @@ export const correct: KindForm<'correct', Draft> = {
     const trimmed = { ...is, label: is.label.trim(), batch: is.batch.trim() };
     const sound =
       queenSchema.shape.label.safeParse(trimmed.label).success &&
-      (trimmed.tube === null || tubeMeasuresSchema.safeParse(trimmed.tube).success);
+      (trimmed.tube === null || tubeMeasuresSchema.safeParse(trimmed.tube).success) &&
+      (trimmed.body === null || bodyMeasuresSchema.safeParse(trimmed.body).success);
     const changed = Object.fromEntries(
       (Object.keys(trimmed) as (keyof Facts)[])
         .filter((key) => !same(was[key], trimmed[key]))

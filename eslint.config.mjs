@@ -46,7 +46,8 @@ export default defineConfig([
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       'import/no-restricted-paths': ['error', { zones: ONE_WAY }],
-      'import/no-cycle': ['error', { ignoreExternal: true }],
+      // the shortcut for large graphs is worked out anew for every file, and takes four times as long as none
+      'import/no-cycle': ['error', { ignoreExternal: true, disableScc: true }],
     },
   },
   {

@@ -63,10 +63,12 @@ function report(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
 }
 
-/** What looks at the sources. */
-async function check() {
+async function lint() {
   await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
   await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+}
+
+async function types() {
   for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
     await step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
 }
@@ -111,15 +113,16 @@ async function unitTestsBelow() {
 async function buildAndTestBelow() {
   const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
   await unitTestsBelow();
+  await types();
   return built;
 }
-async function testAppAndCheck() {
+async function testAppAndLint() {
   await unitTests(['app']);
-  await check();
+  await lint();
 }
 
 await ensureInstalled();
-const [built] = await Promise.all([buildAndTestBelow(), testAppAndCheck()]);
+const [built] = await Promise.all([buildAndTestBelow(), testAppAndLint()]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {

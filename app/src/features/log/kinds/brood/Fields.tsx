@@ -28,7 +28,8 @@ const STEPS = [
 
 export function Fields({ shown, draft, change }: FieldsProps<BroodDraft>) {
   const rows = useShelf().data ?? [];
-  const faults = useBoostFaults(draft, shown) ?? [];
+  const found = useBoostFaults(draft, shown);
+  const faults = found ?? [];
   const { id, label } = shown.facts.queen;
   const others = rows
     .filter((r) => r.queen.id !== id && r.profileId === shown.view.profileId)
@@ -54,6 +55,11 @@ export function Fields({ shown, draft, change }: FieldsProps<BroodDraft>) {
       ) : (
         <Words>No other colony of her kind stands on the shelf. Brood of another kind is killed.</Words>
       )}
+      {draft.way && draft.otherId && found === null ? (
+        <Words soft>
+          The other log is not on this device yet; without it nobody can say whether this may be done.
+        </Words>
+      ) : null}
       {at('other').map((f) => (
         <FaultOrCaution key={f.says} stops={f.stops} says={f.says} />
       ))}

@@ -100,6 +100,12 @@ test.each([
   expect(donorFitness(orphans(loss).known, NOW).is).toBe(is),
 );
 
+test('a queen that escaped died of nothing that could go along', () =>
+  expect(donorFitness(orphans({ how: 'escaped', cause: 'unknown' }).known, NOW)).toMatchObject({
+    is: 'sound',
+    what: 'health',
+  }));
+
 test('mites, quarantine and mould at the brood keep it where it is', () => {
   const health = (findings: string[], quarantineUntil: string | null) =>
     donorFitness(strong([[92, { kind: 'health', findings, quarantineUntil }]]).known, NOW);

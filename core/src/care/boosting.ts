@@ -48,20 +48,22 @@ export function donorFitness({ health, mould, loss }: QueenLedger, now: Instant)
       says: 'There is mould at this brood: its spores would go along.',
       evidence: [mouldy ? mould.entryId : (loss?.entryId ?? '')],
     };
-  if (loss && (!HARMLESS.includes(loss.cause) || loss.certainty === 'guess'))
+  // one that escaped died of nothing that could go along
+  const died = loss?.how === 'died' ? loss : null;
+  if (died && (!HARMLESS.includes(died.cause) || died.certainty === 'guess'))
     return {
       is: 'risk',
       what: 'cause',
       says: 'Why its queen died is not known for sure: what killed her may go along. Better the brood of a healthy colony.',
-      evidence: [loss.entryId],
+      evidence: [died.entryId],
     };
   return {
     is: 'sound',
-    what: loss ? 'cause' : 'health',
-    says: loss
+    what: died ? 'cause' : 'health',
+    says: died
       ? 'What its queen died of harms no other colony.'
       : 'Nothing was found that would go along with its brood.',
-    evidence: loss ? [loss.entryId] : health ? [health.entryId] : [],
+    evidence: died ? [died.entryId] : health ? [health.entryId] : [],
   };
 }
 

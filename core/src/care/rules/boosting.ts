@@ -171,6 +171,7 @@ function fateOf({ known }: Case, came: BroodMove): { is: 'kept' | 'eaten'; entry
   const since = later.filter((l) => l !== null && l.entryId !== came.entryId && msOf(l.at) > msOf(came.at));
   const there = since.find((l) => l !== null && isSome(l.range));
   if (there) return { is: 'kept', entryId: there.entryId };
-  const stages = later.every((l) => l !== null && isNone(l.range)) && since.length > 0;
-  return stages && since[0] ? { is: 'eaten', entryId: since[0].entryId } : null;
+  // a pupa may have come out: only where every later stage was counted since is it gone
+  const gone = since.length === later.length && since.every((l) => l !== null && isNone(l.range));
+  return gone && since[0] ? { is: 'eaten', entryId: since[0].entryId } : null;
 }

@@ -149,6 +149,9 @@ export const test = base.extend<Fixtures>({
   },
 });
 
+/** With the application kept for offline, as a keeper's browser keeps it. */
+export const testOffline = test.extend({ serviceWorkers: 'allow' });
+
 export { expect };
 
 interface AxeFinding {
@@ -209,6 +212,13 @@ export async function toView(page: Page, view: 'Now' | 'Ahead' | 'Why' | 'Log'):
   const link = page.getByRole('navigation', { name: 'Views of her' }).getByRole('link', { name: view });
   await link.click();
   await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
+/** Finds a kind by its name and chooses it, in the picker of that name. */
+export async function pickKind(page: Page, name: string, picker = 'Species'): Promise<void> {
+  const group = page.getByRole('group', { name: picker, exact: true });
+  await group.getByLabel('Search by Latin, former or everyday name').fill(name);
+  await group.getByRole('radio', { name: new RegExp(`^${name},`) }).click();
 }
 
 /** On to the next step of taking a queen in. */

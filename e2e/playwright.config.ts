@@ -14,6 +14,8 @@ export default defineConfig({
     // the machine's clock zone must not matter; one is fixed so that days are the same everywhere
     timezoneId: 'Europe/Berlin',
     locale: 'en-GB',
+    // keeping the whole application for offline costs each page seconds: only what is tried offline does it
+    serviceWorkers: 'block',
     // an action that finds nothing to act on says so, before the whole test runs out
     actionTimeout: 45_000,
     launchOptions: {

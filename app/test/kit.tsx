@@ -4,7 +4,7 @@ import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
-import { SPECIES } from '@gentle-burrow/core/species';
+import { KIND_CARDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -71,10 +71,11 @@ export class PretendServer {
         .map(corrected)
         .map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
-    if (path === '/species') return { species: SPECIES };
+    if (path === '/species') return { species: KIND_CARDS };
+    if (path.startsWith('/species/')) return speciesProfile(path.slice('/species/'.length));
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/settings') return SETTINGS;
-    if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens), plan: null };
+    if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens, now), plan: null };
     const written = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!written) return null;
     const facts = corrected(written);

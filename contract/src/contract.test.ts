@@ -1,6 +1,6 @@
 import { usualTube } from '@gentle-burrow/core/tube';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
-import { SPECIES } from '@gentle-burrow/core/species';
+import { KIND_CARDS, KINDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { queenView, type QueenFacts } from '@gentle-burrow/core/view';
 import {
   appendSchema,
@@ -11,6 +11,7 @@ import {
   queenViewSchema,
   settingsSchema,
   speciesListSchema,
+  speciesProfileSchema,
 } from './index';
 
 const id = (n: number) => `018f0000-0000-7000-8000-${String(n).padStart(12, '0')}`;
@@ -50,7 +51,9 @@ test('whatever the core derives has the shape that is promised', () => {
     const view = queenView(facts, DEFAULT_SETTINGS, now, { draws: 400 });
     expect(queenViewSchema.safeParse(view).error).toBeUndefined();
   }
-  expect(speciesListSchema.safeParse({ species: SPECIES }).error).toBeUndefined();
+  expect(speciesListSchema.safeParse({ species: KIND_CARDS }).error).toBeUndefined();
+  for (const { id } of KINDS)
+    expect(speciesProfileSchema.safeParse(speciesProfile(id)).error).toBeUndefined();
 });
 
 test('no number that is none crosses the wire', () => {

@@ -13,12 +13,13 @@ export const stockSchema = z.object({
       lastMove: stockMoveSchema.nullable(),
     }),
   ),
-  /** Parts that were taken away and may be used again, with their history. */
+  /** Parts in which nobody lives any more and that may be used again, with their history. */
   used: z.array(
     z.object({
       part: homePartSchema,
       queenId: z.string(),
       asideAt: instant,
+      left: z.boolean(),
       cleanedAt: instant.nullable(),
       stays: z.array(
         z.object({ queenId: z.string(), label: z.string(), from: instant, until: instant.nullable() }),

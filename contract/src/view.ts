@@ -30,6 +30,7 @@ import {
 } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { band, countRange, instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
+import { founderTypeSchema } from './species';
 
 const id = z.string();
 
@@ -54,19 +55,19 @@ const founderSign = <I extends z.ZodType>(entryId: I) => {
   ]);
 };
 
-const founderKinds = z.enum(['fully-claustral', 'semi-claustral', 'socially-parasitic', 'unknown']);
 const founderBeliefSchema = z.object({
   probabilities: z.object({
     'fully-claustral': z.number(),
     'semi-claustral': z.number(),
     'socially-parasitic': z.number(),
+    dependent: z.number(),
   }),
   evidence: z.array(
     z.object({
       evidence: z.union([
         z.object({
           kind: z.literal('species'),
-          founder: founderKinds,
+          founder: founderTypeSchema,
           weight: z.number(),
           sure: z.enum(CERTAINTIES).optional(),
           source: z.string(),

@@ -4,7 +4,7 @@ import { placeSchema, type LookingSchoolId } from './facts';
 import { emptyLedger, founderBelief, ledger, outlook } from './founding';
 import { entrySchema, type Entry, type EntryBody } from './log';
 import { addDays, type Instant } from './quantity';
-import { speciesProfile } from './species';
+import { speciesProfile } from './species/catalogue';
 
 /** Helpers for tests: a small log written by hand. */
 export const QUEEN = '018f0000-0000-7000-8000-000000000001';

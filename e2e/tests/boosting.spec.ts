@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, seriousFaults, test, toView } from '../burrow';
+import { expect, seriousFaults, test, toView, testOffline } from '../burrow';
 
 interface Detail {
   view: {
@@ -67,7 +67,7 @@ test('what was given is put right in the log of one, and stands right in that of
   await expect.poll(() => counts(t5)).toEqual([{ pupae: 5 }]);
 });
 
-test('without a connection it waits whole, and is sent whole', async ({ page, demo }) => {
+testOffline('without a connection it waits whole, and is sent whole', async ({ page, demo }) => {
   const [t1, t3] = [await demo.queenId('T1'), await demo.queenId('T3')];
   await page.goto(`${demo.url}/queens/${t3}`);
   await page.evaluate(() => navigator.serviceWorker.ready);

@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { expect, nextTo, test, type Burrow, toView } from '../burrow';
+import { expect, nextTo, pickKind, test, type Burrow, toView } from '../burrow';
 
 interface Detail {
   queen: { id: string; label: string };
@@ -47,7 +47,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await nextTo(page, 'Is she healthy?');
   await radio(page, 'Nothing found');
   await nextTo(page, 'What is she?');
-  await radio(page, /Messor structor/);
+  await pickKind(page, 'Messor structor');
   await nextTo(page, 'Which tube, and how full?');
   await radio(page, /^Half water/);
   const bought = await finish(page);
@@ -78,7 +78,7 @@ test('three queens of a first evening end in three plans', async ({ page, burrow
   await radio(page, 'Swapped');
   await nextTo(page, 'Is she healthy?');
   await nextTo(page, 'What is she?');
-  await radio(page, /Manica rubida/);
+  await pickKind(page, 'Manica rubida');
   await radio(page, 'Certain');
   await expect(page.getByText(/severe allergic reactions/)).toBeVisible();
   await nextTo(page, 'Which tube, and how full?');
@@ -109,9 +109,9 @@ test('another one like the last: three taps, and a tube less in the stock', asyn
   await page.getByRole('textbox', { name: 'Batch' }).fill('Evening by the weir');
   await nextTo(page, 'Is she healthy?');
   await nextTo(page, 'What is she?');
-  await radio(page, /Prenolepis imparis/);
+  await pickKind(page, 'Prenolepis imparis');
   await page.getByRole('button', { name: 'She may be another species' }).click();
-  await page.getByRole('radio', { name: 'Temnothorax nylanderi', exact: true }).click();
+  await pickKind(page, 'Temnothorax nylanderi', 'She may also be');
   await nextTo(page, 'Which tube, and how full?');
   await radio(page, /16 × 150, filled/);
   const first = await finish(page);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, logLook, nextTo, seriousFaults, test, toView } from '../burrow';
+import { expect, logLook, nextTo, pickKind, seriousFaults, test, toView, testOffline } from '../burrow';
 
 interface Detail {
   home: { id: string; kind: string };
@@ -30,7 +30,7 @@ test('no tube at hand: she is taken in in a cell, which is watered, looked into,
   await choose(page, 'Caught walking');
   await nextTo(page, 'Is she healthy?');
   await nextTo(page, 'What is she?');
-  await choose(page, /Tetramorium immigrans/);
+  await pickKind(page, 'Tetramorium immigrans');
   await nextTo(page, 'Which tube, and how full?');
   await choose(page, 'Founding cell');
   await expect(page.getByText(/A tube is kinder where you have one/)).toBeVisible();
@@ -70,53 +70,53 @@ test('no tube at hand: she is taken in in a cell, which is watered, looked into,
   await expect(page.getByText('Is her founding cell moist?')).toBeVisible();
 });
 
-test('a nest is made ready shut, opened without a connection, and moved into; its rooms are shut', async ({
-  page,
-  demo,
-}) => {
-  const id = await demo.queenId('A2');
-  const detail = () => demo.api<Detail>(`/queens/${id}`);
-  await page.goto(`${demo.url}/queens/${id}`);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await openHome(page);
-  await choose(page, 'Something set up');
-  await choose(page, 'Nest');
-  await choose(page, 'By a pipe');
-  await page.getByRole('checkbox', { name: 'The way into it is still shut' }).click();
-  await keep(page);
-  await expect(page.getByText('A nest stands with A2.')).toBeVisible();
-  await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('offered');
-  await expect(page.getByText(/The nest: by a pipe to her old tube.*port 1 shut/)).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+testOffline(
+  'a nest is made ready shut, opened without a connection, and moved into; its rooms are shut',
+  async ({ page, demo }) => {
+    const id = await demo.queenId('A2');
+    const detail = () => demo.api<Detail>(`/queens/${id}`);
+    await page.goto(`${demo.url}/queens/${id}`);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await openHome(page);
+    await choose(page, 'Something set up');
+    await choose(page, 'Nest');
+    await choose(page, 'By a pipe');
+    await page.getByRole('checkbox', { name: 'The way into it is still shut' }).click();
+    await keep(page);
+    await expect(page.getByText('A nest stands with A2.')).toBeVisible();
+    await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('offered');
+    await expect(page.getByText(/The nest: by a pipe to her old tube.*port 1 shut/)).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
 
-  // nobody walks into what is shut
-  await writeOf(page, /^Write of this part: The nest/);
-  await choose(page, 'Who is in which part');
-  await choose(page, 'Yes');
-  await expect(page.getByText(/This nest is shut: nobody walks into it/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep this', exact: true })).toBeDisabled();
-  await choose(page, 'A door opened or shut');
-  await choose(page, /^Port 1/);
-  await choose(page, 'Open');
-  await demo.stop('SIGKILL');
-  await keep(page);
-  await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
-  await expect(page.getByText(/The nest: by a pipe to her old tube.*port 1 shut/)).toHaveCount(0);
-  await demo.start();
-  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
-  const nest = async () => (await detail()).view.housing.parts.find((p) => p.part.kind === 'nest');
-  await expect.poll(async () => (await nest())?.gates['port-1']?.value).toBe('open');
+    // nobody walks into what is shut
+    await writeOf(page, /^Write of this part: The nest/);
+    await choose(page, 'Who is in which part');
+    await choose(page, 'Yes');
+    await expect(page.getByText(/This nest is shut: nobody walks into it/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Keep this', exact: true })).toBeDisabled();
+    await choose(page, 'A door opened or shut');
+    await choose(page, /^Port 1/);
+    await choose(page, 'Open');
+    await demo.stop('SIGKILL');
+    await keep(page);
+    await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
+    await expect(page.getByText(/The nest: by a pipe to her old tube.*port 1 shut/)).toHaveCount(0);
+    await demo.start();
+    await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
+    const nest = async () => (await detail()).view.housing.parts.find((p) => p.part.kind === 'nest');
+    await expect.poll(async () => (await nest())?.gates['port-1']?.value).toBe('open');
 
-  await writeOf(page, /^Write of this part: The nest/);
-  await choose(page, 'Who is in which part');
-  await choose(page, 'Yes');
-  await choose(page, 'All workers');
-  await keep(page);
-  await expect.poll(async () => (await detail()).view.part.kind).toBe('nest');
-  await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('finished');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(async () => (await detail()).view.part.kind).toBe('tube');
-});
+    await writeOf(page, /^Write of this part: The nest/);
+    await choose(page, 'Who is in which part');
+    await choose(page, 'Yes');
+    await choose(page, 'All workers');
+    await keep(page);
+    await expect.poll(async () => (await detail()).view.part.kind).toBe('nest');
+    await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('finished');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(async () => (await detail()).view.part.kind).toBe('tube');
+  },
+);
 
 test('her home in one picture: a tap on a part writes of it; the same picture on the shelf', async ({
   page,

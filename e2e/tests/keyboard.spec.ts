@@ -71,6 +71,8 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   };
   await next('Is she healthy?');
   await next('What is she?');
+  await tabTo(/^Search by Latin/);
+  await page.keyboard.type('tet imm');
   await chooseBy('Species', /^Tetramorium immigrans/);
   await next('Which tube, and how full?');
   await next('Where does she stand?');

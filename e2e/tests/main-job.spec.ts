@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countBrood, dayAgo, expect, logLook, nextTo, test, toView } from '../burrow';
+import { countBrood, dayAgo, expect, logLook, nextTo, pickKind, test, toView } from '../burrow';
 
 interface Detail {
   queen: { id: string };
@@ -22,7 +22,7 @@ async function takeIn(page: Page, ago: number): Promise<void> {
   await nextTo(page, 'Is she healthy?');
   await page.getByRole('radio', { name: 'Nothing found' }).click();
   await nextTo(page, 'What is she?');
-  await page.getByRole('radio', { name: /Tetramorium immigrans/ }).click();
+  await pickKind(page, 'Tetramorium immigrans');
   await page.getByRole('radio', { name: 'Certain' }).click();
   await nextTo(page, 'Which tube, and how full?');
   await page.getByRole('radio', { name: /18 × 150/ }).click();
@@ -145,7 +145,7 @@ test('what is wrong is said with the way to mend it, and nothing typed is lost',
   await expect(page.getByText('Workers: 6')).toBeVisible();
   await nextTo(page, 'Is she healthy?');
   await nextTo(page, 'What is she?');
-  await page.getByRole('radio', { name: /Messor structor/ }).click();
+  await pickKind(page, 'Messor structor');
   await nextTo(page, 'Which tube, and how full?');
   await page.getByRole('textbox', { name: 'Water line, mm' }).fill('160');
   await expect(

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, seriousFaults, test, toView } from '../burrow';
+import { expect, seriousFaults, test, toView, testOffline } from '../burrow';
 
 interface Detail {
   home: { id: string };
@@ -87,32 +87,32 @@ test('in the middle of a move: two tubes, the day on which it is judged again, a
   await expect(page.getByText('her old tube lit by daylight')).toBeVisible();
 });
 
-test('a fresh tube is taken from the stock, without a connection, and sent once when it is back', async ({
-  page,
-  demo,
-}) => {
-  const id = await demo.queenId('T2');
-  const ready = async () =>
-    (await demo.api<{ levels: { item: { name: string }; count: number }[] }>('/stock')).levels.find(
-      (l) => l.item.name === '16 × 150, filled',
-    )?.count;
-  const before = await ready();
-  await page.goto(`${demo.url}/stock`);
-  await expect(page.getByText('16 × 150, filled').first()).toBeVisible();
-  await page.goto(`${demo.url}/queens/${id}`);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await openHome(page);
-  await page.getByRole('radio', { name: /^16 × 150, filled/ }).click();
-  await choose(page, 'By a vented joint');
-  await demo.stop('SIGKILL');
-  await keep(page);
-  await expect(page.getByText(/The fresh tube: by a vented joint to her old tube/)).toBeVisible();
-  await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
-  await demo.start();
-  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
-  await expect.poll(ready).toBe((before ?? 0) - 1);
-  expect((await demo.api<Detail>(`/queens/${id}`)).view.housing.parts).toHaveLength(2);
-});
+testOffline(
+  'a fresh tube is taken from the stock, without a connection, and sent once when it is back',
+  async ({ page, demo }) => {
+    const id = await demo.queenId('T2');
+    const ready = async () =>
+      (await demo.api<{ levels: { item: { name: string }; count: number }[] }>('/stock')).levels.find(
+        (l) => l.item.name === '16 × 150, filled',
+      )?.count;
+    const before = await ready();
+    await page.goto(`${demo.url}/stock`);
+    await expect(page.getByText('16 × 150, filled').first()).toBeVisible();
+    await page.goto(`${demo.url}/queens/${id}`);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await openHome(page);
+    await page.getByRole('radio', { name: /^16 × 150, filled/ }).click();
+    await choose(page, 'By a vented joint');
+    await demo.stop('SIGKILL');
+    await keep(page);
+    await expect(page.getByText(/The fresh tube: by a vented joint to her old tube/)).toBeVisible();
+    await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
+    await demo.start();
+    await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
+    await expect.poll(ready).toBe((before ?? 0) - 1);
+    expect((await demo.api<Detail>(`/queens/${id}`)).view.housing.parts).toHaveLength(2);
+  },
+);
 
 test('brought over by hand: the tally is interrupted, resumed, and kept when in equals out or is explained', async ({
   page,

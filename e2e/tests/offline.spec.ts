@@ -1,4 +1,4 @@
-import { countBrood, expect, nextTo, test } from '../burrow';
+import { countBrood, expect, nextTo, test, testOffline } from '../burrow';
 
 interface Log {
   entries: { kind: string; id: string }[];
@@ -8,43 +8,43 @@ test.beforeEach(({}, info) => {
   test.skip(info.project.name === 'wide', 'what waits and is sent does not depend on the width');
 });
 
-test('server unreachable while logging: the look waits in the browser and is sent later, once', async ({
-  page,
-  demo,
-}) => {
-  const id = await demo.queenId('S1');
-  await page.goto(`${demo.url}/queens/${id}`);
-  await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
-  // the application and what was last seen are kept by the browser
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.waitForTimeout(1000);
-  const before = (await demo.api<Log>(`/queens/${id}/entries`)).entries.length;
+testOffline(
+  'server unreachable while logging: the look waits in the browser and is sent later, once',
+  async ({ page, demo }) => {
+    const id = await demo.queenId('S1');
+    await page.goto(`${demo.url}/queens/${id}`);
+    await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
+    // the application and what was last seen are kept by the browser
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.waitForTimeout(1000);
+    const before = (await demo.api<Log>(`/queens/${id}/entries`)).entries.length;
 
-  await demo.stop('SIGKILL');
-  await page.getByRole('button', { name: 'Log a look' }).click();
-  await countBrood(page, { eggs: 8, larvae: 2 });
-  await page.getByRole('button', { name: 'Keep this look' }).click();
-  await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
-  // worked out here, by the same core
-  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
-  await expect(page.getByText('Worked out on this device')).toBeVisible();
+    await demo.stop('SIGKILL');
+    await page.getByRole('button', { name: 'Log a look' }).click();
+    await countBrood(page, { eggs: 8, larvae: 2 });
+    await page.getByRole('button', { name: 'Keep this look' }).click();
+    await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
+    // worked out here, by the same core
+    await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+    await expect(page.getByText('Worked out on this device')).toBeVisible();
 
-  await page.reload();
-  await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
-  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+    await page.reload();
+    await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+    await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
 
-  await demo.start();
-  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
-  await expect(page.getByText('Worked out on this device')).toBeHidden();
-  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
-  const after = (await demo.api<Log>(`/queens/${id}/entries`)).entries;
-  expect(after).toHaveLength(before + 1);
-  await page.reload();
-  await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
-  expect((await demo.api<Log>(`/queens/${id}/entries`)).entries).toHaveLength(before + 1);
-});
+    await demo.start();
+    await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 });
+    await expect(page.getByText('Worked out on this device')).toBeHidden();
+    await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+    const after = (await demo.api<Log>(`/queens/${id}/entries`)).entries;
+    expect(after).toHaveLength(before + 1);
+    await page.reload();
+    await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();
+    expect((await demo.api<Log>(`/queens/${id}/entries`)).entries).toHaveLength(before + 1);
+  },
+);
 
-test('a queen can be taken in without a connection', async ({ page, burrow }) => {
+testOffline('a queen can be taken in without a connection', async ({ page, burrow }) => {
   await page.goto(burrow.url);
   // from then on the application itself is kept by the browser
   await page.evaluate(() => navigator.serviceWorker.ready);
@@ -68,41 +68,43 @@ test('a queen can be taken in without a connection', async ({ page, burrow }) =>
     .toBe(1);
 });
 
-test('a round is gone on with where the connection ends, and is sent when it is back', async ({
-  page,
-  demo,
-}) => {
-  const count = async () => {
-    const { rows } = await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf');
-    const logs = await Promise.all(rows.map((r) => demo.api<Log>(`/queens/${r.queen.id}/entries`)));
-    return logs.flatMap((l) => l.entries).filter((e) => e.kind === 'look').length;
-  };
-  const before = await count();
-  await page.goto(demo.url);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  // the shelf fetches its queens ahead, a moment after it has been drawn
-  await page.waitForTimeout(5000);
-  await page.getByRole('button', { name: 'Go round' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const heading = page.getByRole('heading', { level: 1, name: /, 1 of \d+$/ });
-  const of = Number(/of (\d+)$/.exec((await heading.textContent()) ?? '')?.[1]);
-  expect(of).toBeGreaterThanOrEqual(3);
-  await page.getByRole('button', { name: 'No change' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 2 of ${of}$`) })).toBeVisible();
-  await demo.stop('SIGKILL');
-  await page.getByRole('button', { name: 'No change' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
-  // left and come back to, still without a connection: it stands where it stood
-  await page.reload();
-  await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
-  await countBrood(page, { eggs: 4 });
-  await page.getByRole('button', { name: 'Keep, next' }).click();
-  for (let i = 4; i <= of; i++) {
-    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, ${i} of ${of}$`) })).toBeVisible();
-    await page.getByRole('button', { name: 'Leave her out' }).click();
-  }
-  await expect(page.getByText('3 tubes were looked at. Now shut the drawer.')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'What it changed' }).getByRole('listitem')).toHaveCount(of);
-  await demo.start();
-  await expect.poll(count, { timeout: 20_000 }).toBe(before + 3);
-});
+testOffline(
+  'a round is gone on with where the connection ends, and is sent when it is back',
+  async ({ page, demo }) => {
+    const count = async () => {
+      const { rows } = await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf');
+      const logs = await Promise.all(rows.map((r) => demo.api<Log>(`/queens/${r.queen.id}/entries`)));
+      return logs.flatMap((l) => l.entries).filter((e) => e.kind === 'look').length;
+    };
+    const before = await count();
+    await page.goto(demo.url);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    // the shelf fetches its queens ahead, a moment after it has been drawn
+    await page.waitForTimeout(5000);
+    await page.getByRole('button', { name: 'Go round' }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const heading = page.getByRole('heading', { level: 1, name: /, 1 of \d+$/ });
+    const of = Number(/of (\d+)$/.exec((await heading.textContent()) ?? '')?.[1]);
+    expect(of).toBeGreaterThanOrEqual(3);
+    await page.getByRole('button', { name: 'No change' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 2 of ${of}$`) })).toBeVisible();
+    await demo.stop('SIGKILL');
+    await page.getByRole('button', { name: 'No change' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
+    // left and come back to, still without a connection: it stands where it stood
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
+    await countBrood(page, { eggs: 4 });
+    await page.getByRole('button', { name: 'Keep, next' }).click();
+    for (let i = 4; i <= of; i++) {
+      await expect(
+        page.getByRole('heading', { level: 1, name: new RegExp(`, ${i} of ${of}$`) }),
+      ).toBeVisible();
+      await page.getByRole('button', { name: 'Leave her out' }).click();
+    }
+    await expect(page.getByText('3 tubes were looked at. Now shut the drawer.')).toBeVisible();
+    await expect(page.getByRole('list', { name: 'What it changed' }).getByRole('listitem')).toHaveCount(of);
+    await demo.start();
+    await expect.poll(count, { timeout: 20_000 }).toBe(before + 3);
+  },
+);

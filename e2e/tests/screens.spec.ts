@@ -1,12 +1,22 @@
-import { COLOURS, expect, seriousFaults, test, toView } from '../burrow';
+import { COLOURS, expect, seriousFaults, test, toView, testOffline } from '../burrow';
 
 // colours are looked at as they stay, not as they fade in
 test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
-const APPEARANCES = ['paper', 'night', 'red'] as const;
+/** By the light of the device: paper by day, night in the dark; or deep red, whatever the device says. */
+const APPEARANCES = ['auto', 'red'] as const;
+
+/** Whether the page shows light words on a dark ground. */
+function isDark(): boolean {
+  const heading = document.querySelector('h1, [role="heading"]');
+  const shades = heading ? getComputedStyle(heading).color.match(/\d+/g) : null;
+  return (shades ?? []).slice(0, 3).reduce((sum, c) => sum + Number(c), 0) > 384;
+}
 
 for (const appearance of APPEARANCES) {
-  test(`no serious fault on any screen, ${appearance}`, async ({ page, demo }) => {
+  const name = appearance === 'red' ? 'red' : 'paper and night';
+  test(`no serious fault on any screen, ${name}`, async ({ page, demo }, info) => {
+    test.skip(appearance === 'red' && info.project.name === 'wide', 'red light is for a phone in the dark');
     await page.addInitScript(
       (a) => localStorage.setItem('burrow.preferences', JSON.stringify({ appearance: a })),
       appearance,
@@ -43,8 +53,13 @@ for (const appearance of APPEARANCES) {
       await page.goto(demo.url + path);
       await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
       // the appearances differ in their colours alone
-      const which = appearance === 'paper' ? undefined : COLOURS;
-      expect(await seriousFaults(page, which), `${appearance} ${path}`).toEqual([]);
+      const which = appearance === 'red' ? COLOURS : undefined;
+      expect(await seriousFaults(page, which), `${name} ${path}`).toEqual([]);
+      if (appearance === 'red') continue;
+      await page.emulateMedia({ colorScheme: 'dark' });
+      await expect.poll(() => page.evaluate(isDark)).toBe(true);
+      expect(await seriousFaults(page, COLOURS), `night ${path}`).toEqual([]);
+      await page.emulateMedia({ colorScheme: 'light' });
     }
   });
 }
@@ -79,7 +94,7 @@ test('units and school follow the settings at once', async ({ page, demo }) => {
   await expect(page.getByText(/her best 75 °F to 82 °F/)).toBeVisible();
 });
 
-test('nothing is asked of any other host', async ({ page, demo }, info) => {
+testOffline('nothing is asked of any other host', async ({ page, demo }, info) => {
   test.skip(info.project.name === 'wide', 'the same pages ask, whatever their width');
   const others: string[] = [];
   page.on('request', (r) => {

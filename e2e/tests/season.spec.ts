@@ -2,7 +2,8 @@ import { usualTube } from '@gentle-burrow/core/tube';
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { addDays } from '@gentle-burrow/core/quantity';
-import { speciesProfile, type Milestone } from '@gentle-burrow/core/species';
+import { type Milestone } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { plainGenerator, simulateQueen } from '@gentle-burrow/core/world';
 import { countBrood, expect, seriousFaults, test, type Burrow, type Counts, toView } from '../burrow';
 

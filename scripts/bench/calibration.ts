@@ -1,12 +1,14 @@
 import { emptyLedger, eventDays, ledger, outlook, type QueenLedger } from '@gentle-burrow/core/founding';
 import type { Entry } from '@gentle-burrow/core/log';
 import { addDays } from '@gentle-burrow/core/quantity';
-import { MILESTONES, speciesProfile } from '@gentle-burrow/core/species';
+import { MILESTONES } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { v7 } from 'uuid';
 import {
   plainGenerator,
   POOR_EYE,
   simulateLooks,
+  simulateKind,
   simulateQueen,
   USUAL_EYE,
   type Eye,
@@ -26,6 +28,13 @@ const KINDS = [
   { id: 'temnothorax-nylanderi', tempC: 23 },
 ] as const;
 
+/** Known only by their genus, at their best warmth: a worker of one stage, a large slow kind, a harvester. */
+const GENERA = [
+  { id: 'tetramorium', tempC: 25 },
+  { id: 'camponotus', tempC: 26 },
+  { id: 'messor', tempC: 26 },
+] as const;
+
 /** A world that differs from what the outlook takes it to be. */
 interface World extends Oddity {
   name: string;
@@ -34,6 +43,8 @@ interface World extends Oddity {
   showsMoreC?: number;
   eye?: Eye;
   counts?: readonly (typeof MILESTONES)[number][];
+  /** She is of a species that her profile, of a genus, does not name. */
+  ofGenus?: boolean;
 }
 
 const WORLDS: World[] = [
@@ -44,6 +55,7 @@ const WORLDS: World[] = [
   { name: 'a quarter eat the first clutch unseen', every: 14, eatsFirstClutch: 0.25 },
   { name: 'looks every 28 days that count eggs and workers only', every: 28, counts: ['eggs', 'workers'] },
   { name: 'Weibull stages', every: 7, weibull: true },
+  { name: 'a species known only by its genus, fortnightly looks', every: 14, ofGenus: true },
 ];
 
 /**
@@ -53,10 +65,11 @@ const WORLDS: World[] = [
 export function benchCalibration(): Row[] {
   return [
     ...WORLDS.map((world): Row => {
-      const held = KINDS.map(({ id, tempC }) => coverage(id, tempC, world));
+      const kinds = world.ofGenus ? GENERA : KINDS;
+      const held = kinds.map(({ id, tempC }) => coverage(id, tempC, world));
       const outside = held.some((h) => h < HELD.least || h > HELD.most);
       return {
-        what: `80 % band for workers: ${world.name}, n=${QUEENS} each of ${KINDS.length} kinds`,
+        what: `80 % band for workers: ${world.name}, n=${QUEENS} each of ${kinds.length} kinds`,
         budget: '74–86 %',
         measured: `${held.map((h) => `${(100 * h).toFixed(1)} %`).join(', ')}${outside ? ' (outside)' : ''}`,
       };
@@ -71,7 +84,8 @@ function coverage(id: string, tempC: number, world: World): number {
   const random = plainGenerator(world.every * 7919 + id.length + world.name.length);
   let held = 0;
   for (let asked = 0; asked < QUEENS;) {
-    const truth = simulateQueen(profile, tempC - (world.showsMoreC ?? 0), random, world);
+    const hers = world.ofGenus ? simulateKind(profile, random) : profile;
+    const truth = simulateQueen(hers, tempC - (world.showsMoreC ?? 0), random, world);
     const today = 3 + random() * 80;
     const days = Array.from({ length: Math.floor(today / world.every) }, (_, i) => world.every * (i + 1));
     const looks = simulateLooks(truth, days, random, world.eye ?? USUAL_EYE);

@@ -3,8 +3,8 @@ import type { BodyKind, Place, Queen, TubeHome } from '@gentle-burrow/core/facts
 import type { Entry } from '@gentle-burrow/core/log';
 import { usualBody } from '@gentle-burrow/core/housing';
 import { addDays, uniformStream } from '@gentle-burrow/core/quantity';
-import { SPECIES } from '@gentle-burrow/core/species';
 import { broodOn } from '@gentle-burrow/core/world';
+import { DEMO_KINDS } from '@gentle-burrow/core/world/demo';
 import { v7 } from 'uuid';
 
 /** What is joined to her tube one after the other: a space, a nest behind it, what stands beside. */
@@ -25,7 +25,7 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
     lookingSchool: null,
     createdAt: at,
   };
-  const species = SPECIES[k % 8];
+  const species = DEMO_KINDS[k % DEMO_KINDS.length] as string;
   const entries: Entry[] = [
     {
       kind: 'intake',
@@ -35,11 +35,11 @@ export function madeUpQueen(k: number, entryCount: number, now: Date, place?: Pl
       loggedAt: at,
       found: 'walking',
       wings: 'dealate',
-      species: { profileId: species?.id ?? 'unknown-temperate', sure: 'likely' },
+      species: { profileId: species, sure: 'likely' },
     },
   ];
   const truth = {
-    species: species?.id ?? 'unknown-temperate',
+    species,
     tempC: place?.tempC ?? 25,
     laysAfter: 5 + 10 * random(),
     slow: 0.8 + 0.5 * random(),

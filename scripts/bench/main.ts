@@ -5,6 +5,7 @@ import { benchCalibration } from './calibration';
 import { benchHomePicture } from './home-picture';
 import { benchWhatIf } from './what-if';
 import { benchOutlook } from './outlook';
+import { benchSearch } from './search';
 import { benchShelf } from './shelf';
 import type { Row } from './row';
 
@@ -18,6 +19,7 @@ console.log('Measuring; this takes about eight minutes …');
 add(benchOutlook());
 add(benchCalibration());
 add(benchAgenda());
+add(benchSearch());
 add(await benchShelf());
 add(await benchBrowser());
 add(await benchWhatIf());

@@ -1,5 +1,5 @@
 import { ledger, outlook, type QueenLedger } from '@gentle-burrow/core/founding';
-import { speciesProfile } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { madeUpQueen } from './made-up';
 import { ms, percentile, type Row } from './row';
 

@@ -6,7 +6,9 @@ import {
   queenListSchema,
   shelfSchema,
   speciesListSchema,
+  speciesProfileSchema,
 } from '@gentle-burrow/contract';
+import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import { plainText } from '@gentle-burrow/core/quantity';
 import type { FastifyInstance } from 'fastify';
 import { v7 } from 'uuid';
@@ -35,13 +37,18 @@ describe('resources', () => {
     expect(health).toMatchObject({ ok: true, storage: 'pglite', now: NOW.toISOString() });
   });
 
-  test('species: the eight and three unknowns, every figure with its source', async () => {
+  test('species: a list of names and looks, and each with every figure and its source', async () => {
     const { species } = speciesListSchema.parse((await get('/api/species')).json());
-    expect(species).toHaveLength(11);
+    expect(species).toHaveLength(KINDS.length);
     expect(species.find((s) => s.id === 'manica-rubida')?.founder).toEqual({
       value: 'semi-claustral',
       source: { kind: 'practice' },
     });
+    const profile = speciesProfileSchema.parse((await get('/api/species/camponotus-fallax')).json());
+    expect(profile.pupae).toEqual({ value: 'in cocoons', source: { kind: 'practice' }, level: 'genus' });
+    const none = await get('/api/species/griffin');
+    expect(none.statusCode).toBe(404);
+    expect(refused(none).message).toMatch(/no kind of this id/);
   });
 
   test('a queen taken in comes back with ledger, outlook and counsel', async () => {
@@ -228,6 +235,7 @@ describe('resources', () => {
       '/api/settings',
       '/api/shelf',
       '/api/species',
+      '/api/species/{id}',
       '/api/stock',
       '/api/stock/items/{id}',
       '/api/stock/moves',

@@ -19,6 +19,7 @@ const CODES = {
     says: 'What concerns two colonies is written into both logs at once, and says the same in both. Send both entries.',
   },
   'too-large': { status: 413, says: 'The request is too large. Send it in smaller parts.' },
+  'no-such-kind': { status: 404, says: 'There is no kind of this id. Choose one from /api/species.' },
   'no-such-photo': { status: 404, says: 'No photo has this id, or it has not been sent yet.' },
   'not-a-picture': {
     status: 415,

@@ -3,12 +3,17 @@ import { existsSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { setFlagsFromString } from 'node:v8';
 import { buildApp } from './app';
 import { seedDemo } from './demo/seed';
 import { StartError } from './errors';
 import { WorkerPool } from './jobs/pool';
 import { Views } from './jobs/views';
 import { migrationsIn, openStore } from './start';
+
+// the database's code is compiled once, quickly: compiling it again for speed costs a keeper's server more memory and time at the
+// start than its few requests gain
+setFlagsFromString('--liftoff-only');
 
 // bundled beside its worker in server/dist
 const here = dirname(fileURLToPath(import.meta.url));

@@ -45,3 +45,28 @@ test('what was taken away from a home stands in the stock until it is thrown awa
   await say(8, { change: { what: 'taken-away', partId: one.home.id, to: 'thrown-away', aside: true } });
   expect(await used()).toEqual([]);
 });
+
+test('a queen who died leaves her tube in the stock; one of long ago does not', async () => {
+  const before = (await used()).length;
+  for (const [label, days] of [
+    ['Died', 20],
+    ['Long ago', 500],
+  ] as const) {
+    const one = newQueen(label, days + 30);
+    await t.store.write(factsOf(one));
+    const at = daysAgo(days);
+    const entry = { kind: 'loss', how: 'died', id: v7(), queenId: one.queen.id, at, loggedAt: at };
+    expect((await t.app.inject({ method: 'POST', url: '/api/entries', payload: entry })).statusCode).toBe(
+      200,
+    );
+  }
+  const now = await used();
+  expect(now).toHaveLength(before + 1);
+  expect(now).toContainEqual(
+    expect.objectContaining({
+      left: true,
+      cleanedAt: null,
+      stays: [expect.objectContaining({ label: 'Died' })],
+    }),
+  );
+});

@@ -4,7 +4,7 @@ import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { logOf, type Fact } from '@gentle-burrow/core/records';
-import { SPECIES } from '@gentle-burrow/core/species';
+import { KIND_CARDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
 import { demoFacts } from '@gentle-burrow/core/world/demo';
 import { v7 } from 'uuid';
@@ -33,7 +33,7 @@ export class ExampleServer implements Answering {
       case 'shelf':
         return this.shelf();
       case 'species':
-        return { species: SPECIES };
+        return id ? speciesProfile(id) : { species: KIND_CARDS };
       case 'places':
         return { places: this.places() };
       case 'settings':
@@ -65,7 +65,7 @@ export class ExampleServer implements Answering {
     const items = latest(this.facts.flatMap((f) => (f.fact === 'stock-item' ? [f.value] : [])));
     const moves = this.facts.flatMap((f) => (f.fact === 'stock-move' ? [f.value] : []));
     const { queens } = logOf(this.facts);
-    return { levels: stockLevels(items, moves), used: usedParts(queens), plan: null };
+    return { levels: stockLevels(items, moves), used: usedParts(queens, new Date().toISOString()), plan: null };
   }
 
   private places(): Place[] {

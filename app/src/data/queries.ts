@@ -2,7 +2,7 @@ import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
-import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindCard, SpeciesProfile } from '@gentle-burrow/core/species';
 import type { UsedPart } from '@gentle-burrow/core/housing';
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
@@ -52,10 +52,13 @@ export function refetchAfterSending(client: QueryClient): void {
 }
 
 const shelfQuery = { queryKey: KEYS.shelf, queryFn: () => call<Shelf>('/shelf') };
+/** The catalogue changes with the application alone. */
+const CATALOGUE_FRESH_MS = 86_400_000;
+
 const speciesQuery = {
   queryKey: KEYS.species,
-  queryFn: () => call<{ species: SpeciesProfile[] }>('/species'),
-  staleTime: Infinity,
+  queryFn: () => call<{ species: KindCard[] }>('/species'),
+  staleTime: CATALOGUE_FRESH_MS,
 };
 
 /** Asks for what the first page shows before it is drawn, so that it is drawn once, with its tubes. */
@@ -64,9 +67,19 @@ export function askForShelf(client: QueryClient): void {
   void client.prefetchQuery(speciesQuery);
 }
 
-export function useSpecies(): SpeciesProfile[] {
+/** Names and looks of every kind; what one is reckoned by is asked for by `useProfile`. */
+export function useSpecies(): KindCard[] {
   const { data } = useQuery(speciesQuery);
   return data?.species ?? [];
+}
+
+/** Everything by which a kind is reckoned; undefined while it is not known. */
+export function useProfile(id: string): SpeciesProfile | undefined {
+  return useQuery({
+    queryKey: [...KEYS.species, id],
+    queryFn: () => call<SpeciesProfile>(`/species/${id}`),
+    staleTime: CATALOGUE_FRESH_MS,
+  }).data;
 }
 
 export function usePlaces(): Place[] {

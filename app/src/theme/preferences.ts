@@ -9,6 +9,8 @@ export interface Preferences {
   appearance: (typeof APPEARANCES)[number];
   temperature: (typeof TEMPERATURES)[number];
   length: (typeof LENGTHS)[number];
+  /** The part of the world whose kinds are offered first; guessed from the time zone while it is not chosen. */
+  region: string | null;
 }
 
 const KEY = 'burrow.preferences';
@@ -29,6 +31,7 @@ function read(): Preferences {
     appearance: oneOf(APPEARANCES, kept?.appearance),
     temperature: oneOf(TEMPERATURES, kept?.temperature),
     length: oneOf(LENGTHS, kept?.length),
+    region: typeof kept?.region === 'string' ? kept.region : null,
   };
 }
 

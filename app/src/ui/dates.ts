@@ -24,6 +24,9 @@ export function dayText(at: Instant, now = new Date()): string {
   return format(date, isSameYear(date, keepers(now)) ? 'd MMM' : 'd MMM yyyy');
 }
 
+/** "June". */
+export const monthName = (at: Instant): string => format(keepers(at), 'MMMM');
+
 /** "today", "yesterday", "in 3 days", "12 days ago"; the date itself beyond two weeks. */
 export function nearText(at: Instant, now = new Date()): string {
   const days = differenceInCalendarDays(keepers(at), keepers(now));

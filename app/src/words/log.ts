@@ -115,6 +115,7 @@ export const MEAL_WORDS: Record<Meal, string> = {
   protein: 'protein',
   both: 'sugar and protein',
   seeds: 'seeds',
+  leaves: 'leaves for the fungus',
 };
 
 export const OUTCOME_WORDS: Record<FeedOutcome, string> = {

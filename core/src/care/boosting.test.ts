@@ -61,7 +61,11 @@ test('two kinds, no kind, oneself, and one without a queen are refused, each wit
     /of two kinds.*Choose a colony of the same/,
   );
   expect(stops(strong(), end('U', 'unknown-temperate', []))[0]).toMatch(
-    /Nobody has named the kind of U.*Name it first/,
+    /Nobody has named the species of U.*Name it first/,
+  );
+  // two of one genus may be of two species: the brood of the one is killed by the other (common practice, no source)
+  expect(stops(end('G', 'messor', [[90, look(3, 3, 9, 20)]]), end('H', 'messor', []))[0]).toMatch(
+    /species of G.*within a genus. Name it first/,
   );
   expect(stops(strong(), strong())[0]).toMatch(/Choose two/);
   expect(stops(strong(), orphans({ cause: 'injured' }))[0]).toMatch(/D has no queen any more/);

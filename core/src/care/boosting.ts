@@ -1,6 +1,7 @@
 import { BROOD, type Brood, type LossCause } from '../facts';
 import type { QueenLedger } from '../founding';
 import { daysBetween, msOf, type Instant } from '../quantity';
+import { speciesProfile } from '../species/catalogue';
 import { counted, numbered } from '../words';
 import { figure } from './practice';
 
@@ -102,7 +103,10 @@ export function boostFaults(
   if (unknownKind(donor) || unknownKind(recipient)) {
     const which = unknownKind(donor) ? donor.label : recipient.label;
     found.push(
-      stop('other', `Nobody has named the kind of ${which}: brood of another kind is killed. Name it first.`),
+      stop(
+        'other',
+        `Nobody has named the species of ${which}: brood of another kind is killed, also within a genus. Name it first.`,
+      ),
     );
   } else if (donor.profileId !== recipient.profileId)
     found.push(
@@ -146,7 +150,8 @@ function notNeeded(recipient: BoostEnd, now: Instant): string | null {
 export const lostThisSeason = ({ broodLost }: QueenLedger, now: Instant) =>
   broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
-const unknownKind = ({ profileId }: BoostEnd): boolean => profileId.startsWith('unknown');
+/** Two of one genus may be of two species, and brood of another species is killed. */
+const unknownKind = ({ profileId }: BoostEnd): boolean => speciesProfile(profileId).rank !== 'species';
 const hasWorkers = ({ known }: BoostEnd): boolean => (known.counts.workers?.range.low ?? 0) > 0;
 
 /** No more can be given than was there: what was younger may have grown since it was counted; eggs may have been laid. */

@@ -59,8 +59,11 @@ export interface CaseInput {
   now: Instant;
 }
 
-/** Must she eat while she founds? One answer for all rules. Host-fed: a parasite's host workers feed her. */
-export type Eating = 'must' | 'perhaps' | 'no' | 'host-fed';
+/**
+ * Must she eat while she founds? One answer for all rules. Host-fed: a parasite's host workers feed her. Dependent: she founds
+ * with workers of her own, who feed her.
+ */
+export type Eating = 'must' | 'perhaps' | 'no' | 'host-fed' | 'dependent';
 
 /** Where her colony is in its life. Gone: nobody is left to be cared for. */
 export type Life = 'founding' | 'colony' | 'orphans' | 'gone';
@@ -172,25 +175,28 @@ export function caseOf(input: CaseInput): Case {
   };
 }
 
-function eatingOf({ course }: FounderBelief): Eating {
+function eatingOf({ course, probabilities }: FounderBelief): Eating {
   switch (course) {
     case 'feed-throughout':
       return 'must';
     case 'offer-and-watch':
       return 'perhaps';
     case 'no-plan':
-      return 'host-fed';
+      return probabilities.dependent > probabilities['socially-parasitic'] ? 'dependent' : 'host-fed';
     case 'water-only':
       return 'no';
   }
 }
+
+/** No plain plan of founding is made for her. */
+export const cannotFoundAlone = (eating: Eating): boolean => eating === 'host-fed' || eating === 'dependent';
 
 /** Founding ends with the first batch, or when there are workers enough, whichever is seen first. */
 function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life {
   if (known.loss) return known.loss.orphans ? 'orphans' : 'gone';
   const workers = known.counts.workers?.range;
   if (!workers || workers.high === 0) return 'founding';
-  if (eating === 'host-fed') return 'colony';
+  if (cannotFoundAlone(eating)) return 'colony';
   const grown = workers.low >= figure('grownWorkers');
   const cameWhole = known.appearances.workers.byEntry === known.intake?.entryId;
   return grown || cameWhole || ahead?.next === null ? 'colony' : 'founding';

@@ -4,7 +4,7 @@ import { FIRST_TUBE } from '../founding';
 import { usualBody } from '../housing';
 import { amendmentSchema, entrySchema, type Entry, type EntryBody } from '../log';
 import { addDays, dayOf, msOf, plainText, UTC, type Instant } from '../quantity';
-import { SPECIES } from '../species';
+import { KINDS } from '../species/catalogue';
 import { QUEEN, testId, TUBE } from '../test-kit';
 import { queenView, type QueenFacts, type QueenView } from '../view';
 import { PRESSURES } from './index';
@@ -125,7 +125,7 @@ const body: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
 );
 
 const situation = fc.record({
-  species: fc.constantFrom(...SPECIES.map((s) => s.id)),
+  species: fc.constantFrom(...KINDS.map((k) => k.id)),
   sure: fc.constantFrom('certain' as const, 'likely' as const, 'guess' as const),
   found: fc.constantFrom('walking', 'bought', 'bought-with-workers', 'given'),
   queens: fc.integer({ min: 1, max: 2 }),

@@ -77,6 +77,7 @@ export const PRACTICE = {
   dishDays: own(3, 'days', 'a dish in a foraging space; “days”'),
   feederDays: common(10, 'days', 'a sugar feeder; “one to two weeks”'),
   seedsDays: own(28, 'days', 'dry seeds'),
+  leavesDays: own(2, 'days', 'fresh leaves for a fungus; what wilts comes out'),
   takeOutWithinHours: own(2, 'hours', 'what is due to come out is taken out within'),
   takeOutSoonHours: own(12, 'hours', 'before its end food that stands is told of'),
   // water

@@ -38,10 +38,11 @@ export type MouldSize = (typeof MOULD_SIZES)[number];
 export const TROUBLES = ['brown-water', 'black-water', 'flooded', 'dirt', 'cotton-pulled'] as const;
 export type Trouble = (typeof TROUBLES)[number];
 
-export const MEALS = ['sugar', 'protein', 'both', 'seeds'] as const;
+export const MEALS = ['sugar', 'protein', 'both', 'seeds', 'leaves'] as const;
 export type Meal = (typeof MEALS)[number];
 /** What a meal is made of: both are two foods, each with an end of its own. */
-export const FOODS = ['sugar', 'protein', 'seeds'] as const;
+/** Leaves: for the fungus on which some live. */
+export const FOODS = ['sugar', 'protein', 'seeds', 'leaves'] as const;
 export type Food = (typeof FOODS)[number];
 export const foodsOf = (meal: Meal): Food[] => (meal === 'both' ? ['sugar', 'protein'] : [meal]);
 

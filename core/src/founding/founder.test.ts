@@ -2,14 +2,19 @@ import { founderBelief, type FounderEvidence } from './index';
 
 const source = 'test';
 const species = (
-  founder: 'fully-claustral' | 'semi-claustral' | 'socially-parasitic' | 'unknown',
+  founder: 'fully-claustral' | 'semi-claustral' | 'socially-parasitic' | 'dependent' | 'unknown',
   weight = 1,
 ) => ({ kind: 'species', founder, weight, source }) satisfies FounderEvidence;
 const p = (...evidence: FounderEvidence[]) => founderBelief(evidence).probabilities;
 
 describe('by hand with Bayes’ rule', () => {
   test('nothing known: what a keeper meets', () => {
-    expect(p()).toEqual({ 'fully-claustral': 0.75, 'semi-claustral': 0.2, 'socially-parasitic': 0.05 });
+    expect(p()).toEqual({
+      'fully-claustral': 0.75,
+      'semi-claustral': 0.2,
+      'socially-parasitic': 0.05,
+      dependent: 0,
+    });
   });
 
   test('a slim queen with a large head', () => {
@@ -28,7 +33,7 @@ describe('by hand with Bayes’ rule', () => {
       { kind: 'protein', value: 'accepted', source },
       { kind: 'restless', value: true, source },
     );
-    expect(Object.values(found)).toEqual(joint.map((j) => expect.closeTo(j / sum, 12)));
+    expect(Object.values(found)).toEqual([...joint.map((j) => expect.closeTo(j / sum, 12)), 0]);
   });
 
   test('a species of which two names are given: 70 % fully, 30 % semi-claustral', () => {
@@ -84,6 +89,12 @@ describe('the safest course', () => {
     expect(course(species('unknown'))).toBe('offer-and-watch'));
   test('a social parasite: no plan is pretended', () =>
     expect(course(species('socially-parasitic'))).toBe('no-plan'));
+
+  test('nor for one that leaves with workers of her own; without a name nobody is taken for such', () => {
+    expect(course(species('dependent'))).toBe('no-plan');
+    expect(p(species('dependent')).dependent).toBeCloseTo(0.97, 12);
+    expect(p({ kind: 'shape', value: 'slim-large-head', source }).dependent).toBe(0);
+  });
   test('protein taken and pacing moves an unknown queen to being fed', () => {
     expect(
       course(

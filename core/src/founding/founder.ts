@@ -2,8 +2,13 @@ import type { Certainty } from '../facts';
 import { need } from '../quantity';
 import type { FounderType } from '../species';
 
-/** The three ways of founding that a plan is made for. */
-export const FOUNDER_TYPES = ['fully-claustral', 'semi-claustral', 'socially-parasitic'] as const;
+/** The ways of founding. A plan is made for the first two; the others cannot found alone. */
+export const FOUNDER_TYPES = [
+  'fully-claustral',
+  'semi-claustral',
+  'socially-parasitic',
+  'dependent',
+] as const;
 export type KnownFounder = (typeof FOUNDER_TYPES)[number];
 
 /** One thing that tells what kind of founder she is; `source` says who said or saw it. */
@@ -37,21 +42,24 @@ export interface FounderBelief {
   tellsMost: { kind: FounderEvidence['kind']; bits: number } | null;
 }
 
-/** Of queens that a keeper meets without a name. Prior. */
+/** Of queens that a keeper meets without a name: one that leaves with workers is not met alone. Prior. */
 const BASE: Record<KnownFounder, number> = {
   'fully-claustral': 0.75,
   'semi-claustral': 0.2,
   'socially-parasitic': 0.05,
+  dependent: 0,
 };
 
 /** How far a name says what kind of founder she is; the rest is spread as among the unnamed. Priors. */
 export const NAME_TRUST: Record<Certainty, number> = { certain: 0.97, likely: 0.85, guess: 0.6 };
 
 type Chances = Record<KnownFounder, number>;
+/** What is seen of one that needs workers of her own is taken to be as of one that needs those of a host. */
 const chances = (full: number, semi: number, parasitic: number): Chances => ({
   'fully-claustral': full,
   'semi-claustral': semi,
   'socially-parasitic': parasitic,
+  dependent: parasitic,
 });
 
 /**
@@ -147,9 +155,10 @@ function factorOf(e: FounderEvidence, bySpecies: Chances): number {
 }
 
 function courseOf(p: Chances): FounderCourse {
-  if (p['socially-parasitic'] >= NO_PLAN_ABOVE) return 'no-plan';
+  const notAlone = p['socially-parasitic'] + p.dependent;
+  if (notAlone >= NO_PLAN_ABOVE) return 'no-plan';
   if (p['semi-claustral'] > FEED_ABOVE) return 'feed-throughout';
-  return p['semi-claustral'] + p['socially-parasitic'] > OFFER_ABOVE ? 'offer-and-watch' : 'water-only';
+  return p['semi-claustral'] + notAlone > OFFER_ABOVE ? 'offer-and-watch' : 'water-only';
 }
 
 function entropyBits(p: Chances): number {

@@ -1,5 +1,5 @@
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
-import { speciesProfile } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import { ledger } from './ledger/ledger';
 import type { QueenLedger } from './ledger/queen-ledger';
 import { addEvidence, learnedProfile, stageEvidence, type KindEvidence } from './learning';

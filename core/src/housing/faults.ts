@@ -6,8 +6,11 @@ import { partOf, standing } from './parts';
 import { endAt, freePort, isShut, linksOf, portsOf, roomsOf, withoutJoint } from './ports';
 import { tallyFault } from './tally';
 
-/** Why a change cannot be, and how to mend it; null when it can. */
-export function changeFault(home: Housing, change: HomeChange): string | null {
+/**
+ * Why a change cannot be, and how to mend it; null when it can.
+ * @param ended her colony had ended by then: what it left behind may be taken away whole
+ */
+export function changeFault(home: Housing, change: HomeChange, ended = false): string | null {
   if (change.what === 'set-up') {
     const { part } = change;
     if (partOf(home, part.id))
@@ -44,6 +47,7 @@ export function changeFault(home: Housing, change: HomeChange): string | null {
     case 'moved-in':
       return movedInFault(home, part, change);
     case 'taken-away':
+      if (change.aside && ended) return null;
       if (standing(home).length === 1)
         return `It is her only ${noun === 'tube' ? 'tube' : 'home'}. Set up another before this one is taken away.`;
       return change.partId === home.home

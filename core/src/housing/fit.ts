@@ -1,15 +1,9 @@
 import type { ConnectorForm } from '../facts';
 import { need } from '../quantity';
-
-/** A worker's head is so wide for her length, or wider. Prior, on the safe side. */
-const HEAD_SHARE = 0.18;
-
-/** Head width of the smallest worker of a kind, mm. */
-export const headWidthMm = (workerLengthMm: { low: number }): number =>
-  Math.round(100 * HEAD_SHARE * workerLengthMm.low) / 100;
+import { headsOf } from '../species';
 
 /** Where nothing is known of her workers: as small as the smallest that are kept, 2 mm long. Prior. */
-const SMALLEST_HEAD_MM = headWidthMm({ low: 2 });
+export const SMALLEST_HEAD_MM = headsOf({ low: 2, high: 2 }).low;
 
 /** How two round ends go into one another. */
 export interface JointFit {

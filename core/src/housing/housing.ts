@@ -118,8 +118,13 @@ const newPart = (part: HomePart, purpose: PartNow['purpose'], entryId: string | 
  * Folds what was done at her home. Nothing is refused: what cannot be is listed among the faults and changes nothing.
  * @param first the part she was taken in with, as corrected
  * @param entries her effective `home` entries, oldest first
+ * @param endedAt when nobody lived in it any more; null while somebody does
  */
-export function housing(first: HomePart, entries: readonly EntryOf<'home'>[]): Housing {
+export function housing(
+  first: HomePart,
+  entries: readonly EntryOf<'home'>[],
+  endedAt: Instant | null = null,
+): Housing {
   const one: Mutable = {
     parts: [{ ...newPart(first, 'first', null), holds: { queen: ALL, brood: ALL, workers: ALL } }],
     links: [],
@@ -129,7 +134,7 @@ export function housing(first: HomePart, entries: readonly EntryOf<'home'>[]): H
     faults: [],
   };
   for (const entry of entries) {
-    const says = changeFault(one, entry.change);
+    const says = changeFault(one, entry.change, endedAt !== null && msOf(entry.at) >= msOf(endedAt));
     if (says) one.faults.push({ entryId: entry.id, at: entry.at, says });
     else apply(one, entry);
   }
@@ -143,14 +148,19 @@ export function housingOf(
 ): Housing {
   // most logs say nothing of it
   if (!entries.some((e) => e.kind === 'home')) return housing(home, []);
+  const log = effectiveEntries(entries).flatMap(({ entry }) =>
+    entry !== null && (at === undefined || msOf(entry.at) <= msOf(at)) ? [entry] : [],
+  );
   return housing(
     home,
-    effectiveEntries(entries).flatMap(({ entry }) =>
-      entry?.kind === 'home' && (at === undefined || msOf(entry.at) <= msOf(at)) ? [entry] : [],
-    ),
+    log.filter((e) => e.kind === 'home'),
+    endOf(log),
   );
 }
 
+/** When the colony of a log ended, with nobody left; null while it has not. */
+export const endOf = (log: readonly Entry[]): Instant | null =>
+  log.reduce<Instant | null>((end, e) => (e.kind === 'loss' && !e.colonyGoesOn ? e.at : end), null);
 /** The part she lived in at a moment. */
 export function partAt(facts: { home: HomePart; entries: readonly Entry[] }, at: Instant): HomePart {
   const home = housingOf(facts, at);

@@ -28,11 +28,11 @@ export {
   type Link,
 } from './ports';
 export { wateringOf, waterSource, type Watering } from './watering';
-export { usedFault, usedParts, type Keeping, type Stay, type UsedPart } from './used';
+export { LEFT_DAYS, usedFault, usedParts, type Keeping, type Stay, type UsedPart } from './used';
 export { missing, tallyFault } from './tally';
 export {
   chainBetween,
-  headWidthMm,
+  SMALLEST_HEAD_MM,
   joinEnds,
   joint,
   type Chain,

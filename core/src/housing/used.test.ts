@@ -1,7 +1,8 @@
 import { addDays } from '../quantity';
 import type { Entry } from '../log';
 import { usualTube } from '../tube';
-import { usedFault, usedParts, type Keeping } from './used';
+import { housingOf } from './housing';
+import { LEFT_DAYS, usedFault, usedParts as usedPartsAt, type Keeping } from './used';
 
 // Containers outlive those who lived in them. Common practice, no source.
 
@@ -11,6 +12,8 @@ const part = (id: string) => {
   const { setUpAt: _, ...measures } = usualTube(id, '');
   return measures;
 };
+
+const usedParts = (all: readonly Keeping[], now = day(100)) => usedPartsAt(all, now);
 
 let serial = 0;
 /** A queen with her first tube "a-first" and what was written of her. */
@@ -141,4 +144,60 @@ test('what is done to a part that stands aside disturbs nobody, and is no fault'
   // written without saying so, it is said to have been taken away
   const wrong = moved('A', 'kept-aside', [[30, change({ what: 'cleaned', partId: 'A-first' })]]);
   expect(usedParts([wrong])[0]?.cleanedAt).toBeNull();
+});
+
+describe('a colony that ended', () => {
+  const ended = (how: string, more: [number, object][] = []) =>
+    keeping('E', [[10, { kind: 'look', mould: 'far-plug' }], [30, { kind: 'loss', how }], ...more]);
+
+  test('leaves its home behind: it stands in the stock, not clean', () => {
+    const [used, ...more] = usedParts([ended('died')]);
+    expect(more).toEqual([]);
+    expect(used).toMatchObject({
+      part: { id: 'E-first' },
+      left: true,
+      asideAt: day(30),
+      cleanedAt: null,
+      mould: 'far-plug',
+      stays: [{ label: 'E', from: START, until: day(30) }],
+    });
+    expect(used && usedFault(used)).toMatch(/not cleaned/);
+  });
+
+  test('what is given away, or goes on with its workers, takes its home along', () => {
+    expect(usedParts([ended('given-away')])).toEqual([]);
+    expect(usedParts([keeping('E', [[30, { kind: 'loss', how: 'died', colonyGoesOn: true }]])])).toEqual([]);
+  });
+
+  test('its last home is cleaned or thrown away, though it was the only one', () => {
+    const away = (to: string): [number, object] => [
+      40,
+      change({ what: 'taken-away', partId: 'E-first', to, aside: true }),
+    ];
+    const [used] = usedParts([ended('died', [away('cleaned')])]);
+    expect(used).toMatchObject({ left: false, cleanedAt: day(40) });
+    expect(used && usedFault(used)).toBeNull();
+    expect(usedParts([ended('died', [away('thrown-away')])])).toEqual([]);
+  });
+
+  test('of one who lives nothing is taken away so: her only home is still hers', () => {
+    const away = change({ what: 'taken-away', partId: 'L-first', to: 'thrown-away', aside: true });
+    const lives = keeping('L', [[40, away]]);
+    expect(usedParts([lives])).toEqual([]);
+    expect(housingOf(lives)).toMatchObject({ parts: [{ gone: null }], faults: [{ at: day(40) }] });
+    expect(housingOf(lives).faults[0]?.says).toMatch(/her only tube. Set up another/);
+    // nor before she died
+    const early = keeping('L', [
+      [40, away],
+      [50, { kind: 'loss', how: 'died' }],
+    ]);
+    expect(housingOf(early).faults).toHaveLength(1);
+    expect(usedParts([early])).toHaveLength(1);
+  });
+
+  test('is not asked about for ever, but what was taken away still stands there', () => {
+    const late = day(31 + LEFT_DAYS);
+    expect(usedParts([ended('died')], late)).toEqual([]);
+    expect(usedParts([moved('A')], late)).toHaveLength(1);
+  });
 });

@@ -1,7 +1,7 @@
-import type { HomePart, Mould } from '../facts';
+import type { HomePart, LossWay, Mould } from '../facts';
 import { effectiveEntries, type Entry } from '../log';
-import { msOf, type Instant } from '../quantity';
-import { housing, type PartNow } from './housing';
+import { daysBetween, msOf, type Instant } from '../quantity';
+import { endOf, housing, type PartNow } from './housing';
 
 /** Who lived in a part, and how long. */
 export interface Stay {
@@ -11,12 +11,14 @@ export interface Stay {
   until: Instant | null;
 }
 
-/** A part that was taken away and can be used again, with all that is known of what went on in it. */
+/** A part in which nobody lives any more and which can be used again, with all that is known of what went on in it. */
 export interface UsedPart {
   part: HomePart;
   /** In whose log it stands. */
   queenId: string;
   asideAt: Instant;
+  /** Nobody took it away: it stands where its colony ended. */
+  left: boolean;
   /** Cleaned since nobody lives in it; null while it is not. */
   cleanedAt: Instant | null;
   /** From container to container, oldest first. */
@@ -32,6 +34,12 @@ export interface Keeping {
   entries: readonly Entry[];
 }
 
+/** What was left behind longer ago than that is not asked about any more, days. A prior. */
+export const LEFT_DAYS = 365;
+
+/** Ways to end after which the home stands empty. */
+const LEAVES_ITS_HOME: ReadonlySet<LossWay> = new Set(['died', 'escaped', 'infertile']);
+
 const WORSE: readonly (Mould | null)[] = [null, 'none', 'far-plug', 'near-brood'];
 const worse = (a: Mould | null, b: Mould | null): Mould | null =>
   WORSE.indexOf(a) >= WORSE.indexOf(b) ? a : b;
@@ -41,28 +49,33 @@ interface History {
   queenId: string;
   stays: Stay[];
   mould: Mould | null;
+  /** When the colony of its home ended and left it behind; null while it lives, or when the home went with it. */
+  leftAt: Instant | null;
 }
 
 /**
- * Parts that were taken away and neither thrown away nor set up again, the newest first. What a part was before, in the home of
+ * Parts that were taken away, or left by a colony that ended, and neither thrown away nor set up again; the newest first. What a part was before, in the home of
  * another, is its history too.
- * @param all every queen in whose log a part was taken away, or one that had been used was set up
+ * @param all every queen who ended, or in whose log a part was taken away, or one that had been used was set up
  */
-export function usedParts(all: readonly Keeping[]): UsedPart[] {
+export function usedParts(all: readonly Keeping[], now: Instant): UsedPart[] {
   const histories = new Map(all.flatMap(historiesOf).map((h) => [h.now.part.id, h]));
   const again = new Set([...histories.values()].flatMap(({ now }) => now.part.was ?? []));
   return [...histories.values()]
     .flatMap((h): UsedPart[] => {
       const { gone, part, cleanedAt } = h.now;
-      if (!gone || gone.to === 'thrown-away' || again.has(part.id)) return [];
+      const asideAt = gone?.at ?? h.leftAt;
+      if (asideAt === null || (!gone && daysBetween(asideAt, now) > LEFT_DAYS)) return [];
+      if (gone?.to === 'thrown-away' || again.has(part.id)) return [];
       const { stays, mould } = whole(h, histories);
-      const cleaned = gone.to === 'cleaned' ? gone.at : cleanedAt;
+      const cleaned = gone?.to === 'cleaned' ? gone.at : cleanedAt;
       return [
         {
           part,
           queenId: h.queenId,
-          asideAt: gone.at,
-          cleanedAt: cleaned !== null && msOf(cleaned) >= msOf(gone.at) ? cleaned : null,
+          asideAt,
+          left: gone === null,
+          cleanedAt: cleaned !== null && msOf(cleaned) >= msOf(asideAt) ? cleaned : null,
           stays,
           mould,
         },
@@ -89,9 +102,12 @@ function whole(h: History, all: ReadonlyMap<string, History>): Pick<UsedPart, 's
 function historiesOf({ queen, home, entries }: Keeping): History[] {
   const log = effectiveEntries(entries).flatMap(({ entry }) => entry ?? []);
   const changes = log.filter((e) => e.kind === 'home');
-  const { parts, faults } = housing(home, changes);
+  const { parts, faults } = housing(home, changes, endOf(log));
   const histories = new Map(
-    parts.map((now): [string, History] => [now.part.id, { now, queenId: queen.id, stays: [], mould: null }]),
+    parts.map((now): [string, History] => [
+      now.part.id,
+      { now, queenId: queen.id, stays: [], mould: null, leftAt: null },
+    ]),
   );
   const wrong = new Set(faults.map((f) => f.entryId));
   let here: string | null = null;
@@ -113,6 +129,8 @@ function historiesOf({ queen, home, entries }: Keeping): History[] {
     } else if (e.kind === 'loss' && !e.colonyGoesOn) {
       leave(e.at);
       here = '';
+      // what is given away or joined to others takes its home along
+      if (LEAVES_ITS_HOME.has(e.how)) for (const history of histories.values()) history.leftAt = e.at;
     }
   }
   if (here !== '') leave(null);

@@ -1,5 +1,5 @@
 import { queenSchema } from '../facts';
-import { speciesProfile } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import { amendmentSchema } from '../log';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
 import { captureRecords, DARWIN_CORE_TERMS, type PlaceChoice } from './index';
@@ -91,6 +91,12 @@ test('an uncertain species is qualified, an unknown one is a family', () => {
   expect(records([caught({ species: { profileId: 'unknown-temperate', sure: 'guess' } })])[0]).toMatchObject({
     scientificName: 'Formicidae',
     taxonRank: 'family',
+    identificationQualifier: '',
+  });
+  // a name known to the genus goes out as a genus, not as a species (Darwin Core, dwc:taxonRank)
+  expect(records([caught({ species: { profileId: 'lasius', sure: 'certain' } })])[0]).toMatchObject({
+    scientificName: 'Lasius',
+    taxonRank: 'genus',
     identificationQualifier: '',
   });
 });

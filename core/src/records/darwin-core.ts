@@ -129,12 +129,13 @@ function taxon(belief: SpeciesBelief, profileOf: (id: string) => SpeciesProfile)
     family: 'Formicidae',
   };
   const name = (id: string) => profileOf(id).name;
-  const known = !belief.profileId.startsWith('unknown');
+  const { rank } = profileOf(belief.profileId);
+  const known = rank !== 'type';
   const others = belief.others ?? [];
   return {
     ...higher,
     scientificName: known ? name(belief.profileId) : 'Formicidae',
-    taxonRank: known ? 'species' : 'family',
+    taxonRank: known ? rank : 'family',
     identificationQualifier: known && (belief.sure !== 'certain' || others.length > 0) ? 'cf.' : '',
     verbatimIdentification: known ? `${name(belief.profileId)} (${belief.sure})` : '',
     identifiedBy: belief.namedBy ?? '',

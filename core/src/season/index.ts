@@ -1,6 +1,7 @@
 export {
   growingHemisphere,
   isWinteringTempC,
+  northMonth,
   phaseOf,
   winterAround,
   WINTER_TEMP_C,

@@ -90,3 +90,9 @@ export function phaseOf(now: Instant, winter: Winter): Phase {
   if (ms < msOf(winter.notAfter)) return 'begin';
   return ms < msOf(winter.wakeFrom) ? 'winter' : 'spring';
 }
+
+/** The month that it would be in the north, 1 to 12. */
+export function northMonth(at: Instant, hemisphere: Hemisphere): number {
+  const month = new Date(msOf(at)).getUTCMonth();
+  return ((month + (hemisphere === 'south' ? 6 : 0)) % 12) + 1;
+}

@@ -1,6 +1,5 @@
-import type { Figure, Provenance } from './provenance';
-
-export type FounderType = 'fully-claustral' | 'semi-claustral' | 'socially-parasitic' | 'unknown';
+import type { Differs, FigureId, KindFigures, Rank, Region, Status } from './figures';
+import type { Figure } from './provenance';
 
 /** What has to be got through before the next thing is seen: waiting to lay, then egg, larva and pupa. */
 export const STAGES = ['laying', 'egg', 'larva', 'pupa'] as const;
@@ -9,6 +8,11 @@ export type Stage = (typeof STAGES)[number];
 /** What is seen first when a stage is over. */
 export const MILESTONES = ['eggs', 'larvae', 'pupae', 'workers'] as const;
 export type Milestone = (typeof MILESTONES)[number];
+
+/** A figure of a profile: with the level from which it was taken. */
+export interface KindFigure<T> extends Figure<T> {
+  level: Rank;
+}
 
 /**
  * How a stage answers to warmth. Below `thresholdC` nothing moves; above it the daily progress grows linearly up to
@@ -22,39 +26,50 @@ export interface StageWarmth {
   degreeDays: number;
   /** Standard deviation of the natural logarithm of the degree-days, between queens and broods. */
   logSpread: number;
-  source: Provenance;
+  /** Of the days; the limits have sources of their own among the figures. */
+  source: Figure<number>['source'];
+  level: Rank;
 }
 
-export interface Span {
-  low: number;
-  high: number;
-}
-
-export interface SpeciesProfile {
+/** A kind as it is reckoned with: every figure filled in, each with who says so and from which level it is. */
+export interface SpeciesProfile extends Pick<
+  { [K in FigureId]: KindFigure<KindFigures[K]> },
+  | 'founder'
+  | 'queenLengthMm'
+  | 'workerLengthMm'
+  | 'workerHeadMm'
+  | 'boreMm'
+  | 'bestTempC'
+  | 'pupae'
+  | 'firstBatch'
+  | 'winters'
+  | 'wintersAs'
+  | 'inTheCold'
+  | 'flightMonths'
+  | 'queens'
+  | 'castes'
+  | 'diet'
+  | 'climbsGlass'
+  | 'defence'
+  | 'temper'
+  | 'moveDays'
+  | 'thresholdC'
+  | 'optimumC'
+  | 'upperC'
+  | 'queenLogSpread'
+  | 'slowLaying'
+> {
   id: string;
+  rank: Rank;
   /** Latin name, or a description for the unknown. */
   name: string;
   plainName: string;
   climate: 'temperate' | 'tropical';
-  founder: Figure<FounderType>;
-  queenLengthMm: Figure<Span>;
-  workerLengthMm: Figure<Span>;
-  /** Inside diameters that suit her. */
-  boreMm: Figure<Span>;
-  bestTempC: Figure<Span>;
-  pupae: Figure<'naked' | 'in cocoons' | 'unknown'>;
-  firstBatch: Figure<Span>;
-  winters: Figure<boolean>;
-  /** Rests in the cold, or is active in it and rests in the heat of summer. */
-  inTheCold: Figure<'rests' | 'active'>;
-  /** Months of the mating flights in the north, 1 to 12; none when not known. */
-  flightMonths: Figure<readonly number[]>;
-  diet: Figure<'omnivore' | 'harvester'>;
   stages: Record<Stage, StageWarmth>;
-  /** Some wait far longer for their first eggs than the rest: their share, and how many times as long. */
-  slowLaying: Figure<{ share: number; times: number }>;
-  /** Spread of a factor shared by egg, larva and pupa of one queen's brood (some queens are slow throughout). */
-  queenLogSpread: Figure<number>;
+  regions: readonly Region[];
+  status: Status | null;
+  /** That kinds of this genus found in more than one way, and what would tell; null where they do not, or the species is known. */
+  differs: Differs | null;
   /** What can hurt the keeper or the ants, shown where the step is. */
   cautions: string[];
 }

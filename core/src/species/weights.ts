@@ -1,4 +1,5 @@
 import type { SpeciesBelief } from '../log';
+import { UNKNOWN_ID } from './figures';
 
 export interface SpeciesWeight {
   profileId: string;
@@ -9,7 +10,7 @@ export interface SpeciesWeight {
 
 /** A belief about what she is as shares of one whole, the first named first. */
 export function speciesWeights(belief: SpeciesBelief | null): SpeciesWeight[] {
-  if (!belief) return [{ profileId: 'unknown-temperate', weight: 1, namedBy: null }];
+  if (!belief) return [{ profileId: UNKNOWN_ID, weight: 1, namedBy: null }];
   const others = belief.others ?? [];
   const rest = 1 - others.reduce((sum, o) => sum + o.share, 0);
   return [

@@ -11,7 +11,8 @@ import {
 import type { Housing } from '../housing';
 import type { Entry } from '../log';
 import { instantOf, type Instant } from '../quantity';
-import { speciesProfile, speciesWeights, type SpeciesProfile } from '../species';
+import { speciesWeights, type SpeciesProfile } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import {
   roomsOfStays,
   temperatureOfStays,

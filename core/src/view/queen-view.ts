@@ -11,7 +11,8 @@ import {
 } from '../founding';
 import { housingOf, partOf, type Housing } from '../housing';
 import { InputError, instantOf, msOf, UTC, type Instant } from '../quantity';
-import { provenanceText, speciesProfile } from '../species';
+import { provenanceText, UNKNOWN_ID } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import { placeTemperature, temperatureAt } from '../warmth';
 import {
   basisOf,
@@ -61,7 +62,7 @@ export function queenView(
   let known = emptyLedger(queen.id);
   const home = housingOf(facts);
   const view: Omit<QueenView, 'ledger' | 'trouble'> = {
-    profileId: 'unknown-temperate',
+    profileId: UNKNOWN_ID,
     species: [],
     founder: null,
     teaches: null,

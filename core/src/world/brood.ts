@@ -1,4 +1,5 @@
-import { speciesProfile, type Stage } from '../species';
+import { type Stage } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import { developmentRate } from '../warmth';
 
 /** A made-up queen: what really goes on in her tube, which the demo's keeper sees only now and then. */

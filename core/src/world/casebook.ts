@@ -10,7 +10,7 @@ import { usualBody } from '../housing';
 import { entrySchema, type Entry } from '../log';
 import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
-import { speciesProfile } from '../species';
+import { speciesProfile } from '../species/catalogue';
 import { usualTube } from '../tube';
 
 /** One situation as a keeper writes it down: what was logged, a moment, and what must and must not be said. */

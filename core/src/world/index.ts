@@ -4,6 +4,7 @@ export {
   plainGenerator,
   POOR_EYE,
   simulateLooks,
+  simulateKind,
   simulateQueen,
   USUAL_EYE,
   type Eye,

@@ -1,4 +1,4 @@
-import { STAGES, type SpeciesProfile } from '../species';
+import { LEVEL_SPREADS, STAGES, type SpeciesProfile } from '../species';
 
 /**
  * Queens simulated apart from the outlook, for its calibration: an own generator, Box–Muller, plain sums. Only the
@@ -22,6 +22,26 @@ export interface Oddity {
   eatsFirstClutch?: number;
   /** Stages last a Weibull time of the same median and about the same spread, instead of a log-normal one. */
   weibull?: boolean;
+}
+
+/**
+ * One species of a genus, drawn from how far kinds of one genus lie apart: its medians are not those of the genus, and its queens
+ * differ among one another as those of one species do.
+ * @param genus a profile whose stages and spreads are its own
+ */
+export function simulateKind(genus: SpeciesProfile, random: () => number): SpeciesProfile {
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const { species: within } = LEVEL_SPREADS;
+  const between = (whole: number, part: number) => Math.sqrt(Math.max(0, whole ** 2 - part ** 2));
+  const shared = between(genus.queenLogSpread.value, within.queen) * normal();
+  const stages = { ...genus.stages };
+  for (const stage of STAGES) {
+    const s = genus.stages[stage];
+    const logSpread = stage === 'laying' ? within.laying : within.stage;
+    const shift = between(s.logSpread, logSpread) * normal() + (stage === 'laying' ? 0 : shared);
+    stages[stage] = { ...s, degreeDays: s.degreeDays * Math.exp(shift), logSpread };
+  }
+  return { ...genus, stages, queenLogSpread: { ...genus.queenLogSpread, value: within.queen } };
 }
 
 /** Days after intake on which one queen's eggs, larvae, pupae and workers first come. */

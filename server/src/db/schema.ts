@@ -1,6 +1,6 @@
 import type { BodyHome, HomePart, Spot, StockItem, StockMove, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
-import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindRecord } from '@gentle-burrow/core/species';
 import { sql } from 'drizzle-orm';
 import {
   check,
@@ -23,7 +23,7 @@ const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 export const speciesProfiles = pgTable('species_profiles', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
-  profile: jsonb('profile').$type<SpeciesProfile>().notNull(),
+  profile: jsonb('profile').$type<KindRecord>().notNull(),
 });
 
 export const places = pgTable('places', {

@@ -8,10 +8,12 @@ import {
   type HomePart,
 } from '@gentle-burrow/core/facts';
 import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
-import { SPECIES } from '@gentle-burrow/core/species';
+import { LEFT_DAYS } from '@gentle-burrow/core/housing';
+import { addDays, type Instant } from '@gentle-burrow/core/quantity';
+import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
 import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
-import { and, asc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
@@ -47,10 +49,11 @@ export class Store {
   async prepare(): Promise<{ replayed: number }> {
     await this.open.db
       .insert(t.speciesProfiles)
-      .values(SPECIES.map((s) => ({ id: s.id, name: s.name, profile: s })))
+      .values(KINDS.map((k) => ({ id: k.id, name: k.name, profile: k })))
       .onConflictDoUpdate({
         target: t.speciesProfiles.id,
         set: { name: sql`excluded.name`, profile: sql`excluded.profile` },
+        setWhere: sql`${t.speciesProfiles.profile} is distinct from excluded.profile`,
       });
     if (!this.journal) return { replayed: await this.photos.prepare() };
     const behind = this.journal.since(await this.journalPosition());
@@ -120,11 +123,6 @@ export class Store {
     return rows.map(toPlace);
   }
 
-  async species() {
-    const rows = await this.open.db.select().from(t.speciesProfiles).orderBy(asc(t.speciesProfiles.name));
-    return rows.map((r) => r.profile);
-  }
-
   async settings(): Promise<KeeperSettings> {
     const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'keeper'));
     // what an older version did not ask is filled in
@@ -169,16 +167,19 @@ export class Store {
     return { items, moves: moves.map((m) => ({ ...m, at: m.at.toISOString() })) };
   }
 
-  /** Queens in whose log a part was taken away, or one that had been used before was set up. */
-  async withUsedParts(): Promise<QueenFacts[]> {
+  /** Queens who ended not long ago, or in whose log a part was taken away, or one that had been used before was set up. */
+  async withUsedParts(now: Instant): Promise<QueenFacts[]> {
     const change = sql`${t.entries.body} -> 'change'`;
     const rows = await this.open.db
       .selectDistinct({ id: t.entries.queenId })
       .from(t.entries)
       .where(
-        and(
-          eq(t.entries.kind, 'home'),
-          sql`(${change} ->> 'what' = 'taken-away' or ${change} -> 'part' ->> 'was' is not null)`,
+        or(
+          and(
+            eq(t.entries.kind, 'home'),
+            sql`(${change} ->> 'what' = 'taken-away' or ${change} -> 'part' ->> 'was' is not null)`,
+          ),
+          and(eq(t.entries.kind, 'loss'), gte(t.entries.at, new Date(addDays(now, -LEFT_DAYS)))),
         ),
       );
     const all = await this.queenFacts(

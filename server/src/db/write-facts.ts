@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { StockMove } from '@gentle-burrow/core/facts';
 import { referencesOf, type Entry } from '@gentle-burrow/core/log';
-import { SPECIES } from '@gentle-burrow/core/species';
+import { isKind } from '@gentle-burrow/core/species/catalogue';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';
@@ -68,7 +68,6 @@ function lastOfEach<T extends { id: string }>(values: T[]): T[] {
   return [...new Map(values.map((v) => [v.id, v])).values()];
 }
 
-const PROFILE_IDS = new Set(SPECIES.map((s) => s.id));
 const ROWS_PER_INSERT = 500;
 
 async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Written> {
@@ -111,7 +110,7 @@ function toRow(e: Entry): typeof t.entries.$inferInsert {
 /** The first species that an entry names; every one that it names must be known. */
 function speciesOf(e: Entry): string | null {
   const { species = [] } = referencesOf(e);
-  if (species.some((id) => !PROFILE_IDS.has(id))) throw new Refusal('no-such-species', undefined, 'species');
+  if (species.some((id) => !isKind(id))) throw new Refusal('no-such-species', undefined, 'species');
   return species[0] ?? null;
 }
 

@@ -1,6 +1,6 @@
 import { dayOf } from '@gentle-burrow/core/quantity';
 import { captureRecords, DARWIN_CORE_TERMS, PLACE_CHOICES } from '@gentle-burrow/core/records';
-import { speciesProfile } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { stringify } from 'csv-stringify/sync';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';

@@ -4,7 +4,7 @@ import { ledger } from '@gentle-burrow/core/founding';
 import { partAt } from '@gentle-burrow/core/housing';
 import { LABEL_SHEETS, lookAddress } from '@gentle-burrow/core/labels';
 import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
-import { speciesProfile } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';

@@ -1,12 +1,29 @@
-import { speciesListSchema } from '@gentle-burrow/contract';
+import { errorSchema, speciesListSchema, speciesProfileSchema } from '@gentle-burrow/contract';
+import { isKind, KIND_CARDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
-import type { Services } from '../app';
+import { z } from 'zod';
+import { Refusal } from '../errors';
 
-export async function speciesRoutes(app: FastifyInstance, { store }: Services): Promise<void> {
-  app
-    .withTypeProvider<ZodTypeProvider>()
-    .get('/species', { schema: { tags: ['species'], response: { 200: speciesListSchema } } }, async () => ({
-      species: await store.species(),
-    }));
+/** The catalogue: of all kinds what a list needs, of one everything by which she is reckoned. */
+export async function speciesRoutes(app: FastifyInstance): Promise<void> {
+  const api = app.withTypeProvider<ZodTypeProvider>();
+  const tags = ['species'];
+  api.get('/species', { schema: { tags, response: { 200: speciesListSchema } } }, async () => ({
+    species: [...KIND_CARDS],
+  }));
+  api.get(
+    '/species/:id',
+    {
+      schema: {
+        tags,
+        params: z.object({ id: z.string().max(100) }),
+        response: { 200: speciesProfileSchema, 404: errorSchema },
+      },
+    },
+    async ({ params: { id } }) => {
+      if (!isKind(id)) throw new Refusal('no-such-kind', undefined, 'id');
+      return speciesProfile(id);
+    },
+  );
 }

@@ -21,8 +21,9 @@ export async function stockRoutes(app: FastifyInstance, { store, now }: Services
       .reduce((sum, l) => sum + Math.max(0, l.count), 0);
     const catches = (await store.intakes()).filter((i) => caughtOutdoors(i.found)).map((i) => i.at);
     const { hemisphere } = await store.settings();
-    const used = usedParts(await store.withUsedParts());
-    return { levels, used, plan: tubesToMake(catches, ready, now().toISOString(), hemisphere) };
+    const at = now().toISOString();
+    const used = usedParts(await store.withUsedParts(at), at);
+    return { levels, used, plan: tubesToMake(catches, ready, at, hemisphere) };
   });
   api.put(
     '/stock/items/:id',

@@ -87,6 +87,7 @@ export function FeedPage() {
             draft={draft.feed}
             change={(part) => change({ feed: { ...draft.feed, ...part } })}
             workers={false}
+            kinds={chosen.map((row) => row.profileId)}
           />
           <When
             label="Day"

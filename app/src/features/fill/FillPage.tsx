@@ -1,4 +1,5 @@
 import { tubeSchema } from '@gentle-burrow/core/facts';
+import { UNKNOWN_ID } from '@gentle-burrow/core/species';
 import { fillTo, type FillConditions } from '@gentle-burrow/core/tube';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -21,6 +22,7 @@ import { Hygiene, Substrate, WaterSources } from './Checks';
 import { attempt, FillRows, FillWords } from './FillRows';
 import { FloodPanel } from './FloodPanel';
 import { PlugGallery } from './PlugGallery';
+import { KindPicker } from '@/features/founder/KindPicker';
 import { DIVIDER_MM } from '@/features/tube/divider';
 import { SlideLine } from './SlideLine';
 import { tubeSizes } from './tube-sizes';
@@ -53,7 +55,7 @@ const START: Draft = {
   outerMm: 15,
   by: 'length',
   divider: false,
-  profileId: 'unknown-temperate',
+  profileId: UNKNOWN_ID,
   placeId: '',
   tempC: 24,
   roomRelHumidity: 0.5,
@@ -170,11 +172,12 @@ export function FillPage() {
           </View>
           {asking ? (
             <>
-              <Choice
+              <KindPicker
                 label="For a queen like"
-                options={species.map((s) => ({ value: s.id, label: s.name }))}
+                kinds={species}
                 value={d.profileId}
-                onChange={(profileId) => change({ profileId })}
+                caughtAt={now}
+                onChoose={(profileId) => change({ profileId })}
               />
               <Choice
                 label="Where it will stand"

@@ -1,6 +1,6 @@
 import type { TubeHome } from '@gentle-burrow/core/facts';
 import { InputError } from '@gentle-burrow/core/quantity';
-import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindCard } from '@gentle-burrow/core/species';
 import { FILL_SCHOOLS, fillOf, type Fill, type FillConditions } from '@gentle-burrow/core/tube';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
@@ -15,7 +15,7 @@ import { fillWords } from './fill-words';
 
 export interface FillRowsProps {
   tube: TubeHome;
-  profile: SpeciesProfile | undefined;
+  profile: KindCard | undefined;
   conditions: FillConditions;
   by: 'length' | 'volume';
   /** The line that stands now, mm: the school that it belongs to is marked. */

@@ -1,5 +1,5 @@
 import type { TubeHome } from '@gentle-burrow/core/facts';
-import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindCard } from '@gentle-burrow/core/species';
 import { View } from 'react-native';
 import { DragLine } from '@/features/tube/DragLine';
 import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';
@@ -16,7 +16,7 @@ export function SlideLine({
   onChange,
 }: {
   tube: TubeHome;
-  profile: SpeciesProfile | undefined;
+  profile: KindCard | undefined;
   /** Nobody is in it yet. */
   empty?: boolean;
   onChange(mm: number): void;

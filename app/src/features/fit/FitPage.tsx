@@ -1,6 +1,6 @@
 import {
   chainBetween,
-  headWidthMm,
+  SMALLEST_HEAD_MM,
   type ChainFound,
   type Port,
   type Wanted,
@@ -157,8 +157,7 @@ function EndFields({ label, end, onChange }: { label: string; end: End; onChange
 function useSmallestHead(): number {
   const [species, rows] = [useSpecies(), useShelf().data ?? []];
   const kept = species.filter((s) => rows.some((r) => r.profileId === s.id && !r.lost));
-  const smallest = (kept.length > 0 ? kept : species).map((s) => headWidthMm(s.workerLengthMm.value));
-  return smallest.length > 0 ? Math.min(...smallest) : headWidthMm({ low: 2 });
+  return kept.length > 0 ? Math.min(...kept.map((s) => s.workerHeadMm.value.low)) : SMALLEST_HEAD_MM;
 }
 
 type Found = Extract<ChainFound, { steps: string[] }>;

@@ -14,9 +14,10 @@ const TYPE_WORDS = {
   'fully-claustral': 'Fully claustral',
   'semi-claustral': 'Semi-claustral',
   'socially-parasitic': 'Social parasite',
+  dependent: 'With workers of her own',
 } as const;
 
-export const COURSE_WORDS: Record<FounderCourse, string> = {
+const COURSE_WORDS: Record<FounderCourse, string> = {
   'water-only': 'Water only. She lives on her reserves until the first workers come.',
   'offer-and-watch':
     'The safe course is cheap: a small foraging space and a tiny protein offer. What she does with it tells more than a guess.',
@@ -25,6 +26,16 @@ export const COURSE_WORDS: Record<FounderCourse, string> = {
   'no-plan':
     'She is probably a social parasite. She founds with host workers or their brood, never alone; no plain founding plan applies to her.',
 };
+
+const DEPENDENT_WORDS =
+  'Queens of her kind leave with workers of their own and do not found alone. Without some of them no founding plan applies to her.';
+
+/** What follows from what kind of founder she is held to be. */
+export const courseWords = ({
+  course,
+  probabilities: p,
+}: Pick<FounderBelief, 'course' | 'probabilities'>): string =>
+  course === 'no-plan' && p.dependent > p['socially-parasitic'] ? DEPENDENT_WORDS : COURSE_WORDS[course];
 
 const ASK_WORDS: Record<FounderEvidence['kind'], string> = {
   species: 'a name for her species',
@@ -74,7 +85,7 @@ export function FounderPanel({ belief }: { belief: FounderBelief }) {
   const p = useBurrow();
   return (
     <View style={styles.panel}>
-      {FOUNDER_TYPES.map((t) => {
+      {FOUNDER_TYPES.filter((t) => t !== 'dependent' || belief.probabilities[t] > 0).map((t) => {
         const share = belief.probabilities[t];
         return (
           <View
@@ -98,7 +109,7 @@ export function FounderPanel({ belief }: { belief: FounderBelief }) {
         );
       })}
       <Told kind="bold" color={belief.course === 'no-plan' ? p.clay : p.ink}>
-        {COURSE_WORDS[belief.course]}
+        {courseWords(belief)}
       </Told>
       {belief.tellsMost ? (
         <Words kind="small">{`Would tell most: ${ASK_WORDS[belief.tellsMost.kind]}.`}</Words>

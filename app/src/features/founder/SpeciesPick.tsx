@@ -1,28 +1,22 @@
 import type { SpeciesBelief } from '@gentle-burrow/core/log';
-import type { FounderType, SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindCard } from '@gentle-burrow/core/species';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { IconButton, Icon } from 'react-native-paper';
+import { StyleSheet, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
-import { SPACE, TARGET } from '@/theme/tokens';
+import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Fault, NumberField, TextField } from '@/ui/fields';
-import { roving, tabStop } from '@/ui/roving';
+import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
+import { KindPicker } from './KindPicker';
 
 const SURE = [
   { value: 'certain', label: 'Certain' },
   { value: 'likely', label: 'Likely' },
   { value: 'guess', label: 'A guess' },
 ] as const;
-
-export const FOUNDER_WORDS: Record<FounderType, string> = {
-  'fully-claustral': 'founds without food',
-  'semi-claustral': 'must eat while founding',
-  'socially-parasitic': 'needs a host colony',
-  unknown: 'founding type not known',
-};
 
 /** A belief about the species while it is being written. */
 export interface PickedSpecies {
@@ -41,20 +35,19 @@ export const beliefOf = (s: PickedSpecies): SpeciesBelief => ({
 });
 
 interface SpeciesPickProps {
-  species: readonly SpeciesProfile[];
+  species: readonly KindCard[];
   value: PickedSpecies;
+  /** When she was caught. */
+  caughtAt: string;
   onChange(change: Partial<PickedSpecies>): void;
   faults: { profileId?: string | undefined; namedBy?: string | undefined; others?: string | undefined };
 }
 
 /** One species or several with shares, and who says so. */
-export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickProps) {
+export function SpeciesPick({ species, value, caughtAt, onChange, faults }: SpeciesPickProps) {
   const p = useBurrow();
   const [adding, setAdding] = useState(false);
-  const ordered = [...species].sort(
-    (a, b) => Number(a.id.startsWith('unknown')) - Number(b.id.startsWith('unknown')),
-  );
-  const at = ordered.findIndex((s) => s.id === value.profileId);
+  const chosen = species.find((s) => s.id === value.profileId);
   const nameOf = (id: string) => species.find((s) => s.id === id)?.name ?? id;
   const taken = new Set([value.profileId, ...value.others.map((o) => o.profileId)]);
   const rest = Math.round((1 - value.others.reduce((sum, o) => sum + o.share, 0)) * 100);
@@ -62,36 +55,19 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
     onChange({ others: value.others.map((o, k) => (k === i ? { ...o, ...change } : o)) });
   return (
     <>
-      <View role="radiogroup" aria-label="Species" {...roving('radio')}>
-        {ordered.map((s, i) => (
-          <Pressable
-            key={s.id}
-            role="radio"
-            tabIndex={tabStop(i, at)}
-            aria-checked={value.profileId === s.id}
-            aria-label={`${s.name}, ${s.plainName}`}
-            onPress={() =>
-              onChange({ profileId: s.id, others: value.others.filter((o) => o.profileId !== s.id) })
-            }
-            style={[styles.species, { borderBottomColor: p.rule }]}
-          >
-            <View aria-hidden>
-              <Icon
-                source={value.profileId === s.id ? 'radiobox-marked' : 'radiobox-blank'}
-                size={24}
-                color={value.profileId === s.id ? p.moss : p.inkSoft}
-              />
-            </View>
-            <View style={styles.fill}>
-              <Words kind="latin">{s.name}</Words>
-              <Words kind="small" soft>
-                {`${s.plainName} · ${FOUNDER_WORDS[s.founder.value]}`}
-              </Words>
-            </View>
-          </Pressable>
-        ))}
-        <Fault>{faults.profileId}</Fault>
-      </View>
+      <KindPicker
+        label="Species"
+        kinds={species}
+        value={value.profileId || null}
+        caughtAt={caughtAt}
+        onChoose={(id) => onChange({ profileId: id, others: value.others.filter((o) => o.profileId !== id) })}
+      />
+      <Fault>{faults.profileId}</Fault>
+      {chosen?.differs ? (
+        <Caution>
+          <Words kind="small">{`${chosen.differs.says} ${chosen.differs.tells}`}</Words>
+        </Caution>
+      ) : null}
       <Choice
         label="How sure is the name"
         options={SURE}
@@ -141,11 +117,13 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
         <Words kind="small">{`That leaves ${rest} % for ${nameOf(value.profileId)}. The outlook mixes them by these shares, and her log moves them.`}</Words>
       ) : null}
       {adding ? (
-        <Choice
+        <KindPicker
           label="She may also be"
-          options={ordered.filter((s) => !taken.has(s.id)).map((s) => ({ value: s.id, label: s.name }))}
+          kinds={species}
           value={null}
-          onChange={(profileId) => {
+          except={taken}
+          caughtAt={caughtAt}
+          onChoose={(profileId) => {
             onChange({ others: [...value.others, { profileId, share: 0.3 }] });
             setAdding(false);
           }}
@@ -160,13 +138,6 @@ export function SpeciesPick({ species, value, onChange, faults }: SpeciesPickPro
 }
 
 const styles = StyleSheet.create({
-  species: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    minHeight: TARGET + 10,
-    borderBottomWidth: 1,
-    gap: SPACE.s,
-  },
   fill: { flex: 1 },
   left: { alignSelf: 'flex-start' },
   other: { borderWidth: 1, borderRadius: 4, padding: SPACE.m, gap: SPACE.s },

@@ -72,7 +72,10 @@ test('named anew with shares; the log says so', async () => {
   fireEvent.click(await screen.findByRole('link', { name: 'Why' }));
   press('What kind of founder is she?');
   press(/Change species/);
-  fireEvent.click(await screen.findByRole('radio', { name: /Messor structor/ }));
+  fireEvent.change(screen.getByRole('textbox', { name: /^Search by Latin/ }), {
+    target: { value: 'str mes' },
+  });
+  fireEvent.click(await screen.findByRole('radio', { name: /^Messor structor,/ }));
   press('Keep this name');
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   expect(server.bodiesOf('/entries')[0]).toMatchObject({

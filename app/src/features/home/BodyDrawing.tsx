@@ -1,8 +1,8 @@
 import type { BodyHome } from '@gentle-burrow/core/facts';
 import type { PartNow } from '@gentle-burrow/core/housing';
-import type { Milestone, SpeciesProfile } from '@gentle-burrow/core/species';
+import type { Milestone, KindLooks } from '@gentle-burrow/core/species';
 import Svg, { Circle, Ellipse, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { drawnNumber, jitter, type Counts } from '@/features/tube/anatomy';
+import { drawnNumber, jitter, middle, type Counts } from '@/features/tube/anatomy';
 import { Ants } from '@/features/tube/Ant';
 import { Eggs, Larvae, Pupae } from '@/features/tube/Brood';
 import { usePreferences } from '@/theme/preferences';
@@ -18,7 +18,7 @@ export interface BodyDrawingProps {
   counts?: Counts;
   /** Draws no queen, as in a part where she does not live. */
   empty?: boolean;
-  profile?: SpeciesProfile | undefined;
+  profile?: KindLooks | undefined;
   mould?: string | null | undefined;
   /** Words on a cover: she is left alone. */
   sleeve?: string | undefined;
@@ -308,12 +308,10 @@ interface InsideProps extends Drawn {
   room: Room;
   counts: Counts;
   empty: boolean;
-  profile: SpeciesProfile | undefined;
+  profile: KindLooks | undefined;
   chances: Record<Milestone, number> | undefined;
 }
 
-const middle = (span: { low: number; high: number } | undefined, otherwise: number): number =>
-  span ? (span.low + span.high) / 2 : otherwise;
 const pale = (chance: number | undefined): number => (chance === undefined ? 1 : 0.15 + 0.85 * chance);
 
 /** Brood in heaps of its own, workers about it, and the queen before all of them: nothing hides her. */

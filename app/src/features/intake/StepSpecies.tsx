@@ -2,6 +2,7 @@ import { founderBelief, type FounderEvidence } from '@gentle-burrow/core/foundin
 import { provenanceText, speciesWeights } from '@gentle-burrow/core/species';
 import { useFormContext } from 'react-hook-form';
 import { useSpecies } from '@/data/queries';
+import { KindCautions } from '@/features/founder/KindCautions';
 import { FounderPanel } from '@/features/founder/FounderPanel';
 import { ShapeChoice } from '@/features/founder/ShapeChoice';
 import { SpeciesPick } from '@/features/founder/SpeciesPick';
@@ -15,13 +16,14 @@ import { NAMES } from '@/words/names';
 export function StepSpecies() {
   const species = useSpecies();
   const { watch, setValue, formState } = useFormContext<QueenForm>();
-  const [profileId, sure, namedBy, others, shape, wings] = watch([
+  const [profileId, sure, namedBy, others, shape, wings, day] = watch([
     'profileId',
     'sure',
     'namedBy',
     'others',
     'shape',
     'wings',
+    'day',
   ]);
   if (species.length === 0) return <Loading what="the species" />;
   const chosen = species.find((s) => s.id === profileId);
@@ -43,11 +45,13 @@ export function StepSpecies() {
   if (shape) evidence.push({ kind: 'shape', value: shape, source: 'seen by you' });
   const belief = founderBelief(evidence);
   const errors = formState.errors;
+  const caughtAt = /^\d{4}-\d{2}-\d{2}$/.test(day) ? `${day}T12:00:00.000Z` : new Date().toISOString();
   return (
     <>
       <SpeciesPick
         species={species}
         value={{ profileId, sure, namedBy, others }}
+        caughtAt={caughtAt}
         onChange={(change) => {
           for (const [key, v] of Object.entries(change))
             setValue(key as keyof QueenForm, v as never, {
@@ -85,11 +89,7 @@ export function StepSpecies() {
           </Words>
         </Caution>
       ) : null}
-      {chosen?.cautions.map((c) => (
-        <Caution key={c}>
-          <Words kind="small">{c}</Words>
-        </Caution>
-      ))}
+      <KindCautions profileId={profileId} />
     </>
   );
 }

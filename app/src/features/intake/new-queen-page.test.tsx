@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { newQueenSchema } from '@gentle-burrow/contract';
-import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { v7 } from 'uuid';
 import { drop, outboxItems } from '@/data/outbox';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
@@ -12,6 +12,12 @@ afterEach(async () => {
 });
 
 const choose = async (name: RegExp | string) => fireEvent.click(await screen.findByRole('radio', { name }));
+/** Finds a kind by its name in the picker of that name, and chooses it. */
+const pick = async (name: string, picker = 'Species') => {
+  const group = within(await screen.findByRole('group', { name: picker }));
+  fireEvent.change(group.getByRole('textbox', { name: /^Search by Latin/ }), { target: { value: name } });
+  fireEvent.click(await group.findByRole('radio', { name: new RegExp(`^${name},`) }));
+};
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 const heading = (name: string) => screen.findByRole('heading', { name });
 const fill = (name: string, value: string) =>
@@ -27,7 +33,7 @@ async function toSpecies(found: string) {
 
 async function toTube(found: string) {
   await toSpecies(found);
-  await choose(/Messor structor/);
+  await pick('Messor structor');
   press('Next');
   await heading('Which tube, and how full?');
 }
@@ -110,7 +116,7 @@ test('the law is named as a question to the authorities, and stings where they t
   show(<Intake />);
   expect(screen.getByText(/Ask your local authorities/)).toBeTruthy();
   await toSpecies('Caught walking');
-  await choose(/Manica rubida/);
+  await pick('Manica rubida');
   expect(screen.getByText(/must eat while raising her first brood/)).toBeTruthy();
   expect(screen.getByText(/severe allergic reactions/)).toBeTruthy();
 });
@@ -119,11 +125,10 @@ test('shares of two species are weighed into one belief, and a share too many is
   new PretendServer([]);
   show(<Intake />);
   await toSpecies('Caught walking');
-  await choose(/Messor structor/);
+  await pick('Messor structor');
   expect(screen.getByRole('img', { name: 'Semi-claustral 1 percent' })).toBeTruthy();
   press('She may be another species');
-  const [, second] = await screen.findAllByRole('radio', { name: /Manica rubida/ });
-  fireEvent.click(second!);
+  await pick('Manica rubida', 'She may also be');
   // 0.7 · 0.01 + 0.3 · 0.96, by hand
   expect(await screen.findByRole('img', { name: 'Semi-claustral 30 percent' })).toBeTruthy();
   expect(screen.getByText(/leaves 70 % for Messor structor/)).toBeTruthy();

@@ -1,11 +1,11 @@
 import type { BodyHome, HomePart, TubeHome } from '@gentle-burrow/core/facts';
 import type { PartNow } from '@gentle-burrow/core/housing';
 import { countText } from '@gentle-burrow/core/quantity';
-import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
+import { MILESTONES, type Milestone, type KindCard } from '@gentle-burrow/core/species';
 import { Pressable, StyleSheet, View, type PointerEvent } from 'react-native';
 import { lensView } from '@/features/tube/lens';
 import { BodyDrawing } from '@/features/home/BodyDrawing';
-import { anatomyOf, PILE_AT } from '@/features/tube/anatomy';
+import { anatomyOf, pilesOf, queenIn } from '@/features/tube/anatomy';
 import { DragLine } from '@/features/tube/DragLine';
 import { scaleOf, TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
@@ -22,7 +22,7 @@ interface LookDrawingProps {
   part: HomePart;
   /** Doors and rooms of it, for one that is no tube. */
   gates?: PartNow['gates'];
-  profile: SpeciesProfile | undefined;
+  profile: KindCard | undefined;
   draft: LookDraft;
   /** Where the water of a tube should stand by reckoning, mm. */
   reckonedMm: number | null;
@@ -109,7 +109,8 @@ function TubeLook({ tube, profile, draft, reckonedMm, stage, onStage, onChange }
     const box = (e.currentTarget as unknown as Element).getBoundingClientRect();
     sit(lens.from + (e.nativeEvent.clientX - box.left) / lens.pxPerMm);
   };
-  const queenMm = draft.queenAtMm ?? a.chamberStart + (a.chamberEnd - a.chamberStart) * 0.74;
+  const queen = queenIn(a, draft.queenAtMm, profile);
+  const piles = pilesOf(a, drawing.empty ? null : queen);
   return (
     <View style={styles.all} onLayout={onLayout}>
       <View style={{ height: whole.height + TARGET }}>
@@ -162,9 +163,7 @@ function TubeLook({ tube, profile, draft, reckonedMm, stage, onStage, onChange }
                 key={m}
                 stage={m}
                 on={m === stage}
-                left={
-                  (a.chamberStart + (a.innerEnd - a.chamberStart) * PILE_AT[m] - lens.from) * lens.pxPerMm
-                }
+                left={(piles[m] - lens.from) * lens.pxPerMm}
                 top={(MARGIN_MM + a.R + a.r) * lens.pxPerMm - TARGET}
                 onPress={() => onStage(m)}
               />
@@ -173,11 +172,11 @@ function TubeLook({ tube, profile, draft, reckonedMm, stage, onStage, onChange }
         {width > 0 && draft.queen !== 'not-seen' ? (
           <DragLine
             label="Where she sits"
-            mm={queenMm}
+            mm={queen.atMm}
             min={a.chamberStart}
             max={a.chamberEnd}
             scale={lens}
-            text={lengthText(queenMm, units.length)}
+            text={lengthText(queen.atMm, units.length)}
             onChange={sit}
           />
         ) : null}

@@ -1,7 +1,7 @@
 import type { LastCount } from '@gentle-burrow/core/founding';
 import { standing } from '@gentle-burrow/core/light';
 import { countText, type Instant } from '@gentle-burrow/core/quantity';
-import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
+import { MILESTONES, type Milestone, type KindCard } from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { HomePicture } from '@/features/home/HomePicture';
@@ -21,7 +21,7 @@ import { useWidth } from '@/ui/useWidth';
 import { Told } from '@/ui/Told';
 
 /** Her whole home to scale, and the chamber of her tube through the lens, as last seen. */
-export function HerHome({ shown, profile }: { shown: ShownQueen; profile: SpeciesProfile | undefined }) {
+export function HerHome({ shown, profile }: { shown: ShownQueen; profile: KindCard | undefined }) {
   const [width, onLayout] = useWidth();
   const { view } = shown;
   const { ledger, counsel, housing, part } = view;
@@ -36,7 +36,7 @@ export function HerHome({ shown, profile }: { shown: ShownQueen; profile: Specie
     empty: ledger.loss !== null,
     lineMm: counsel?.water?.lineMm,
   };
-  const alone = standing(housing).length === 1;
+  const alone = standing(housing).length <= 1;
   const { id } = shown.facts.queen;
   return (
     <View style={styles.home} onLayout={onLayout}>

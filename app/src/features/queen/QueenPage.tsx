@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isUnknown } from '@/data/network';
 import { amendEntry, useQueen, useSpecies, type ShownQueen } from '@/data/queries';
+import { KindCautions } from '@/features/founder/KindCautions';
 import { Deeds } from '@/features/log/Deeds';
 import { deedsOf, isGone, type Deed } from '@/features/log/deed';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
@@ -13,7 +14,7 @@ import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/keys';
 import { phraseText } from '@/ui/Said';
 import { Screen, useIsWide } from '@/ui/Screen';
-import { Caution, Sheet } from '@/ui/Sheet';
+import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
 import { Told } from '@/ui/Told';
 import { go } from '@/ui/way';
@@ -146,7 +147,6 @@ const inView = (deeds: readonly Deed[]): Deed[] => deeds.filter((d) => d !== 'lo
 /** What cannot be right, all that can be written of her, her photos, and what is known of her kind. */
 function Now({ shown }: { shown: ShownQueen }) {
   const { view } = shown;
-  const profile = useSpecies().find((s) => s.id === view.profileId);
   return (
     <>
       <Contradictions shown={shown} />
@@ -156,11 +156,7 @@ function Now({ shown }: { shown: ShownQueen }) {
         </Words>
         <Deeds shown={shown} deeds={inView(deedsOf(view, new Date()))} />
       </Sheet>
-      {profile?.cautions.map((c) => (
-        <Caution key={c}>
-          <Told kind="small">{c}</Told>
-        </Caution>
-      ))}
+      <KindCautions profileId={view.profileId} />
       <PhotoStrip shown={shown} />
     </>
   );

@@ -1,5 +1,5 @@
 import { learnedProfile } from '@gentle-burrow/core/founding';
-import { useSettings, useSpecies, type ShownQueen } from '@/data/queries';
+import { useProfile, useSettings, type ShownQueen } from '@/data/queries';
 import { HerFounder } from '@/features/founder/HerFounder';
 import { Fold } from '@/ui/Fold';
 import { PeacePanel } from './PeacePanel';
@@ -10,7 +10,7 @@ import { NAMES } from '@/words/names';
 /** Why she is advised so: every question with its reasons, what kind of founder she is, and who says so. */
 export function Why({ shown }: { shown: ShownQueen }) {
   const { facts, view } = shown;
-  const profile = useSpecies().find((s) => s.id === view.profileId);
+  const profile = useProfile(view.profileId);
   const { learn } = useSettings();
   const taught = profile && learn ? learnedProfile(profile, shown.learned[profile.id] ?? {}) : profile;
   const advice = view.counsel;

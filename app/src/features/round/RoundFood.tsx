@@ -1,8 +1,8 @@
-import { MEALS, type Meal } from '@gentle-burrow/core/vocabulary';
 import type { QueenView } from '@gentle-burrow/core/view';
 import { View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
-import { Choice, optionsOf } from '@/ui/Choice';
+import { useMeals } from '@/features/log/kinds/feed/meals';
+import { Choice } from '@/ui/Choice';
 import { dayText } from '@/ui/dates';
 import { Words } from '@/ui/Words';
 import { MEAL_WORDS } from '@/words/log';
@@ -12,7 +12,6 @@ const BECAME = [
   { value: 'taken', label: 'Eaten up' },
   { value: 'removed', label: 'Taken out' },
 ] as const;
-const FOODS = optionsOf<Meal>(MEALS, MEAL_WORDS);
 
 interface RoundFoodProps {
   view: QueenView;
@@ -22,6 +21,7 @@ interface RoundFoodProps {
 
 /** Leftovers out, and a feed, while the tube is in the hand. */
 export function RoundFood({ view, done, change }: RoundFoodProps) {
+  const meals = useMeals([view.profileId], done.offered);
   const answer = view.counsel?.verdicts.find((v) => v.id === 'food')?.answer;
   return (
     <View style={{ gap: SPACE.m }}>
@@ -39,7 +39,7 @@ export function RoundFood({ view, done, change }: RoundFoodProps) {
       ))}
       <Choice
         label="Fed now"
-        options={FOODS}
+        options={meals}
         value={done.offered}
         onChange={(offered) => change({ offered })}
         onClear={() => change({ offered: null })}

@@ -1,4 +1,4 @@
-import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import type { KindCard } from '@gentle-burrow/core/species';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton } from 'react-native-paper';
@@ -17,7 +17,7 @@ import { MARKS, rowLabel } from './marks';
 
 interface ShelfTubeProps {
   row: ShelfRow;
-  profile: SpeciesProfile | undefined;
+  profile: KindCard | undefined;
 }
 
 /** One tube on the shelf: drawn to scale, with what she needs. One at rest wears her sleeve. */

@@ -7,6 +7,7 @@ import { usePreferences, type Preferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
+import { Fold } from '@/ui/Fold';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Told } from '@/ui/Told';
 import { offerUndo } from '@/ui/undo';
@@ -43,17 +44,25 @@ export function historyText({ stays, mould }: Pick<UsedPart, 'stays' | 'mould'>)
 const emptied = (part: HomePart): HomePart =>
   part.kind === 'tube' ? { ...part, waterLineMm: 0, plugs: { innerMm: 0, outerMm: 0 } } : part;
 
-/** Parts that were taken away from a home: each with its history, so that none is taken for clean that is not. */
+/** Parts in which nobody lives any more: each with its history, so that none is taken for clean that is not. */
 export function UsedParts({ used }: { used: readonly UsedPart[] }) {
   if (used.length === 0) return null;
+  const [left, aside] = [used.filter((u) => u.left), used.filter((u) => !u.left)];
   return (
     <Sheet tight>
       <Words kind="heading" level={2}>
         Used before
       </Words>
-      {used.map((one) => (
+      {aside.map((one) => (
         <Used key={one.part.id} one={one} />
       ))}
+      {left.length > 0 ? (
+        <Fold title={`Left by queens that are gone: ${left.length}`}>
+          {left.map((one) => (
+            <Used key={one.part.id} one={one} />
+          ))}
+        </Fold>
+      ) : null}
       <Caution>
         <Words kind="small">
           Hot water and soap, then dry well; glass breaks, and brushes too thick burst it. Alcohol burns: no
@@ -67,7 +76,7 @@ export function UsedParts({ used }: { used: readonly UsedPart[] }) {
 function Used({ one }: { one: UsedPart }) {
   const { length } = usePreferences();
   const [width, onLayout] = useWidth();
-  const { part, queenId, cleanedAt } = one;
+  const { part, queenId, cleanedAt, left } = one;
   const fault = usedFault(one);
   const write = useOnce(async (change: 'cleaned' | 'thrown-away') => {
     const at = new Date().toISOString();
@@ -76,9 +85,9 @@ function Used({ one }: { one: UsedPart }) {
       kind: 'home',
       at,
       change:
-        change === 'cleaned'
+        change === 'cleaned' && !left
           ? { what: 'cleaned', partId, aside: true }
-          : { what: 'taken-away', partId, to: 'thrown-away', aside: true },
+          : { what: 'taken-away', partId, to: change, aside: true },
     });
     offerUndo(change === 'cleaned' ? 'It is cleaned.' : 'It is thrown away.', () => amendEntry(entry, null));
   });

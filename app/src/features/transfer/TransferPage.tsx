@@ -13,6 +13,7 @@ import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
+import { KindCautions } from '@/features/founder/KindCautions';
 import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
@@ -139,6 +140,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
       ) : null}
       <Tick label="Nobody is left in the old one" on={empty} onPress={() => change({ empty: !empty })} />
       <Fault>{tried ? (fault ?? undefined) : undefined}</Fault>
+      <KindCautions profileId={shown.view.profileId} />
       <Caution>
         <Words kind="small">
           Kinds that spray or sting: eyes and skin covered, fresh air, and never tipped out. Brood sticks to

@@ -1,11 +1,20 @@
 import type { Divider, TubeHome } from '@gentle-burrow/core/facts';
-import type { Milestone, SpeciesProfile } from '@gentle-burrow/core/species';
+import type { Milestone, KindLooks } from '@gentle-burrow/core/species';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
 import { usePreferences } from '@/theme/preferences';
 import { FONTS, type Palette } from '@/theme/tokens';
 import { MM_PER_INCH } from '@/ui/units';
-import { anatomyOf, drawnNumber, jitter, PILE_AT, tubeInWords, type Counts } from './anatomy';
+import {
+  anatomyOf,
+  drawnNumber,
+  jitter,
+  middle,
+  pilesOf,
+  queenIn,
+  tubeInWords,
+  type Counts,
+} from './anatomy';
 import { Ants } from './Ant';
 import { Eggs, Larvae, Pupae } from './Brood';
 import { Cotton, Glass, Puddle, Water, WET_SHARE } from './Glass';
@@ -20,7 +29,7 @@ export interface TubeDrawingProps {
   queenAtMm?: number | null;
   /** Draws no queen at all, as in a tube made ready. */
   empty?: boolean;
-  profile?: SpeciesProfile | undefined;
+  profile?: KindLooks | undefined;
   wetFront?: string | null | undefined;
   mould?: string | null | undefined;
   /** Part of the tube to show, mm; the whole when not given. */
@@ -75,12 +84,13 @@ export function TubeDrawing(props: TubeDrawingProps) {
   const a = anatomyOf(tube);
   const { from, to, height, tall } = scaleOf(tube, width, view);
   if (width <= 0) return null;
-  const queenMm = middle(profile?.queenLengthMm.value, 9);
   const workerMm = middle(profile?.workerLengthMm.value, 3.5);
   const chamber = a.innerEnd - a.chamberStart;
   const at = (share: number) => a.chamberStart + chamber * share;
+  const queen = queenIn(a, queenAtMm, profile);
+  const piles = pilesOf(a, empty ? null : queen);
   const floor = a.r - 0.3;
-  const pile = { floor, workerMm, palette };
+  const pile = { floor, workerMm, palette, room: { from: a.chamberStart, to: a.innerEnd } };
   const cocoons = profile?.pupae.value === 'in cocoons';
   const bar = scaleBar ? 6 : 0;
   return (
@@ -122,12 +132,12 @@ export function TubeDrawing(props: TubeDrawingProps) {
         <G>
           {ghosts ? (
             <G opacity={0.4}>
-              {counts.eggs ? null : <Eggs {...pile} n={5} x={at(PILE_AT.eggs)} />}
-              {counts.larvae ? null : <Larvae {...pile} n={3} x={at(PILE_AT.larvae)} />}
-              {counts.pupae ? null : <Pupae {...pile} n={1} x={at(PILE_AT.pupae)} cocoons={cocoons} />}
+              {counts.eggs ? null : <Eggs {...pile} n={5} x={piles.eggs} />}
+              {counts.larvae ? null : <Larvae {...pile} n={3} x={piles.larvae} />}
+              {counts.pupae ? null : <Pupae {...pile} n={1} x={piles.pupae} cocoons={cocoons} />}
               {counts.workers ? null : (
                 <Ants
-                  ants={[{ x: at(PILE_AT.workers), facesWater: false }]}
+                  ants={[{ x: piles.workers, facesWater: false }]}
                   floor={floor}
                   lengthMm={workerMm}
                   color={palette.queen}
@@ -135,15 +145,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
               )}
             </G>
           ) : null}
-          <G opacity={pale(chances?.eggs)}>
-            <Eggs {...pile} n={drawnNumber(counts.eggs)} x={at(PILE_AT.eggs)} />
-          </G>
-          <G opacity={pale(chances?.larvae)}>
-            <Larvae {...pile} n={drawnNumber(counts.larvae)} x={at(PILE_AT.larvae)} />
-          </G>
-          <G opacity={pale(chances?.pupae)}>
-            <Pupae {...pile} n={drawnNumber(counts.pupae)} x={at(PILE_AT.pupae)} cocoons={cocoons} />
-          </G>
+          {/* first: workers stand behind the brood they look after */}
           <G opacity={pale(chances?.workers)}>
             <Ants
               ants={Array.from({ length: Math.min(20, drawnNumber(counts.workers)) }, (_, k) => ({
@@ -155,17 +157,21 @@ export function TubeDrawing(props: TubeDrawingProps) {
               color={palette.queen}
             />
           </G>
+          <G opacity={pale(chances?.eggs)}>
+            <Eggs {...pile} n={drawnNumber(counts.eggs)} x={piles.eggs} />
+          </G>
+          <G opacity={pale(chances?.larvae)}>
+            <Larvae {...pile} n={drawnNumber(counts.larvae)} x={piles.larvae} />
+          </G>
+          <G opacity={pale(chances?.pupae)}>
+            <Pupae {...pile} n={drawnNumber(counts.pupae)} x={piles.pupae} cocoons={cocoons} />
+          </G>
           {/* last, with a pale rim: brood never hides her */}
           {empty ? null : (
             <Ants
-              ants={[
-                {
-                  x: clamp(queenAtMm ?? at(0.74), a.chamberStart + queenMm / 2, a.chamberEnd - queenMm / 2),
-                  facesWater: true,
-                },
-              ]}
+              ants={[{ x: queen.atMm, facesWater: true }]}
               floor={floor}
-              lengthMm={queenMm}
+              lengthMm={queen.lengthMm}
               color={palette.queen}
               queen
               halo={palette.sheet}
@@ -267,6 +273,3 @@ function ScaleBar({ x, y, color }: { x: number; y: number; color: string }) {
 
 /** What is unlikely stays visible, but only just. */
 const pale = (chance: number | undefined): number => (chance === undefined ? 1 : 0.15 + 0.85 * chance);
-const middle = (span: { low: number; high: number } | undefined, otherwise: number): number =>
-  span ? (span.low + span.high) / 2 : otherwise;
-const clamp = (x: number, low: number, high: number): number => Math.max(low, Math.min(high, x));

@@ -1,6 +1,6 @@
 import type { TubeHome } from '@gentle-burrow/core/facts';
 import type { CountRange } from '@gentle-burrow/core/quantity';
-import type { Milestone } from '@gentle-burrow/core/species';
+import type { Milestone, KindLooks } from '@gentle-burrow/core/species';
 import { countText } from '@gentle-burrow/core/light';
 import type { Preferences } from '@/theme/preferences';
 import { lengthText, sizeText } from '@/ui/units';
@@ -72,8 +72,43 @@ export function tubeInWords(
   ].join('; ');
 }
 
-/** Piles of brood lie along the floor of the chamber: eggs nearest the water. */
-export const PILE_AT: Record<Milestone, number> = { eggs: 0.2, larvae: 0.38, pupae: 0.58, workers: 0.84 };
+/** The middle of what is known of a length, mm. */
+export const middle = (span: { low: number; high: number } | undefined, otherwise: number): number =>
+  span ? (span.low + span.high) / 2 : otherwise;
+
+/** A queen as long as those of her kind, where she was seen, or where most sit. */
+export function queenIn(
+  a: Anatomy,
+  seenMm: number | null | undefined,
+  profile: Pick<KindLooks, 'queenLengthMm'> | undefined,
+): { atMm: number; lengthMm: number } {
+  const lengthMm = middle(profile?.queenLengthMm.value, 9);
+  const atMm = seenMm ?? a.chamberStart + (a.innerEnd - a.chamberStart) * 0.74;
+  return {
+    lengthMm,
+    atMm: Math.max(a.chamberStart + lengthMm / 2, Math.min(a.chamberEnd - lengthMm / 2, atMm)),
+  };
+}
+
+/** Piles of brood lie along the floor, as shares of the room there is: eggs nearest the water. */
+const PILE_AT: Record<Milestone, number> = { eggs: 0.13, larvae: 0.38, pupae: 0.64, workers: 0.9 };
+
+/**
+ * Where the piles lie, mm from the closed end: beside her, on the side where there is more room, so that neither hides the other.
+ * @param queen where her middle is and how long she is, mm; null when she is not drawn
+ */
+export function pilesOf(
+  { chamberStart, innerEnd }: Pick<Anatomy, 'chamberStart' | 'innerEnd'>,
+  queen: { atMm: number; lengthMm: number } | null,
+): Record<Milestone, number> {
+  let [from, to] = [chamberStart, innerEnd];
+  if (queen) {
+    const [rear, front] = [queen.atMm - queen.lengthMm / 2, queen.atMm + queen.lengthMm / 2];
+    if (rear < to && front > from) [from, to] = rear - from > to - front ? [from, rear] : [front, to];
+  }
+  const at = (stage: Milestone): number => from + Math.max(0, to - from) * PILE_AT[stage];
+  return { eggs: at('eggs'), larvae: at('larvae'), pupae: at('pupae'), workers: at('workers') };
+}
 
 /**
  * Places n things of a size as a mound on the floor, in rows that grow shorter upwards.

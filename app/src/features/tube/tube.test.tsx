@@ -1,9 +1,9 @@
-import { speciesProfile } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
 import { SAMPLE_TUBE } from '@/features/intake/tubes';
 import { themeOf } from '@/theme/theme';
-import { drawnNumber, mound, tubeInWords } from './anatomy';
+import { anatomyOf, drawnNumber, mound, pilesOf, queenIn, tubeInWords } from './anatomy';
 import { DragLine } from './DragLine';
 import { scaleOf, TubeDrawing } from './TubeDrawing';
 
@@ -52,6 +52,20 @@ describe('the drawing', () => {
     expect(drawnNumber({ low: 1, high: null })).toBe(4);
     expect(drawnNumber({ low: 300, high: 400 })).toBe(40);
     expect(drawnNumber(null)).toBe(0);
+  });
+
+  test('brood lies beside the queen, wherever she sits, and in the order of its stages', () => {
+    const a = anatomyOf(SAMPLE_TUBE);
+    for (let atMm = a.chamberStart - 5; atMm <= a.chamberEnd + 5; atMm++) {
+      const queen = queenIn(a, atMm, speciesProfile('camponotus-vagus'));
+      const { eggs, larvae, pupae } = pilesOf(a, queen);
+      expect([eggs, larvae, pupae]).toEqual([eggs, larvae, pupae].sort((x, y) => x - y));
+      for (const x of [eggs, larvae, pupae]) {
+        expect(Math.abs(x - queen.atMm)).toBeGreaterThanOrEqual(queen.lengthMm / 2);
+        expect(x).toBeGreaterThanOrEqual(a.chamberStart);
+        expect(x).toBeLessThanOrEqual(a.innerEnd);
+      }
+    }
   });
 
   test('a mound has as many as were counted, and grows upwards', () => {

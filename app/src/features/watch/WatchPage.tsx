@@ -1,6 +1,6 @@
 import { OUTLOOK_EVENTS, type LaterOutlook, type Outlook } from '@gentle-burrow/core/founding';
 import { countText, type CountRange, type Instant } from '@gentle-burrow/core/quantity';
-import { MILESTONES, type Milestone, type SpeciesProfile } from '@gentle-burrow/core/species';
+import { MILESTONES, type Milestone, type KindCard } from '@gentle-burrow/core/species';
 import type { Caste } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
@@ -83,7 +83,7 @@ function LikelyTube({
 }: {
   shown: ShownQueen;
   later: LaterOutlook;
-  profile: SpeciesProfile | undefined;
+  profile: KindCard | undefined;
 }) {
   const p = useBurrow();
   const [width, onLayout] = useWidth();

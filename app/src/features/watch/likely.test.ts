@@ -1,6 +1,6 @@
 import { ledger, outlook, type Outlook } from '@gentle-burrow/core/founding';
 import type { Entry } from '@gentle-burrow/core/log';
-import { speciesProfile } from '@gentle-burrow/core/species';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { daysAgo, madeQueen } from '../../../test/kit';
 import { countdown, insideWords } from './likely';
 

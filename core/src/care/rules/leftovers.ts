@@ -7,7 +7,7 @@ import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
 const HOUR = 1 / 24;
-const NAMES = { sugar: 'sugar', protein: 'protein', seeds: 'seeds' } as const;
+const NAMES = { sugar: 'sugar', protein: 'protein', seeds: 'seeds', leaves: 'leaves' } as const;
 
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
 export const leftovers: Rule = (c) => {
@@ -67,6 +67,7 @@ export const leftovers: Rule = (c) => {
 function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): Instant {
   const hours = (n: number) => addDays(at, n * HOUR);
   if (food === 'seeds') return addDays(at, figure('seedsDays'));
+  if (food === 'leaves') return addDays(at, figure('leavesDays'));
   if (food === 'protein') return hours(figure('proteinHours'));
   if (way === 'feeder') return addDays(at, figure('feederDays'));
   const outside =
@@ -78,6 +79,7 @@ function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): Instant {
 
 function reason({ known }: Case, { food }: Offer): string {
   if (food === 'protein') return 'it moulds within a day or two.';
+  if (food === 'leaves') return 'what wilts moulds, and mould harms her fungus.';
   const brood = MILESTONES.some((m) => m !== 'workers' && known.counts[m] && isSome(known.counts[m].range));
   return brood ? 'free liquid and brood do not go together.' : 'it fouls, and she may drown in it.';
 }

@@ -1,6 +1,6 @@
 import { nounOf, underWay } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
-import type { Case } from '../case';
+import { cannotFoundAlone, type Case } from '../case';
 import { freeFrom } from '../disturbance';
 import { figure } from '../practice';
 import { LOOKING_SCHOOLS } from '../schools';
@@ -21,8 +21,8 @@ import { tubeFault } from './tube-fault';
 /** May I look? One answer by the keeper's method, and what the others would say. */
 export const look: Rule = (c) => {
   if (c.life === 'gone' || c.life === 'orphans') return null;
-  // a parasite without hosts is no founder to be waited for
-  if (c.eating === 'host-fed' && !c.workers) return null;
+  // one that cannot found alone is not waited for
+  if (cannotFoundAlone(c.eating) && !c.workers) return null;
   const common = {
     id: 'look',
     question: 'May I look?',

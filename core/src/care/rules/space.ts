@@ -21,8 +21,10 @@ import {
 } from './growth';
 
 const QUESTION = 'Is it time for a foraging space?';
-const safety = ({ part }: Case): string =>
-  `Small, with a vented lid and a tested barrier; the ${nounOf(part)} stays her home, its mouth narrowed. No gap wider than a worker’s head.`;
+const safety = ({ part, profile }: Case): string =>
+  `Small, with a vented lid and a tested barrier${
+    profile.climbsGlass.value ? '' : ', though clean glass mostly holds her kind'
+  }; the ${nounOf(part)} stays her home, its mouth narrowed. No gap wider than a worker’s head.`;
 
 /** Is it time for a foraging space? Every method side by side. */
 export const space: Rule = (c) => {

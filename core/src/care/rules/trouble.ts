@@ -16,6 +16,7 @@ import {
 } from '../verdict';
 import { againAfter } from './again';
 import { byHandNow } from './moving';
+import { freshOne } from './tube-fault';
 
 /** What is done about it, the least first. */
 const MEASURES = ['watch', 'clean', 'offer', 'offer now', 'move now', 'force'] as const;
@@ -105,13 +106,19 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
       return {
         ...base,
         measure: 'offer now',
-        says: phrase`Her water is black since ${{ date: since }}: something rots in it. Offer a fresh tube now, joined to her home, dark and moist.`,
+        says: [
+          ...phrase`Her water is black since ${{ date: since }}: something rots in it.`,
+          ` Offer a ${freshOne(c)} now, joined to her home, dark and moist.`,
+        ],
       };
     case 'brown-water':
       return {
         ...base,
         measure: 'offer',
-        says: phrase`Her water is brown since ${{ date: since }}: often only what cotton gives off. Make a fresh tube ready and offer it in these weeks; the move itself may take weeks.`,
+        says: [
+          ...phrase`Her water is brown since ${{ date: since }}: often only what cotton gives off.`,
+          ` Make a ${freshOne(c)} ready and offer it in these weeks; the move itself may take weeks.`,
+        ],
       };
     case 'dirt':
       return c.workers || c.eating === 'must'
@@ -154,9 +161,12 @@ function farMould(c: Case): Weighed[] {
         ...base,
         measure: 'offer',
         evidence: [...new Set([mould.entryId, mouldGrew?.entryId ?? mould.entryId])],
-        says: mouldGrew
-          ? phrase`The mould away from her brood has grown by ${{ date: mouldGrew.at }}: offer a fresh tube before it reaches her.`
-          : ['There is much mould, though away from her brood: offer a fresh tube before it reaches her.'],
+        says: [
+          ...(mouldGrew
+            ? phrase`The mould away from her brood has grown by ${{ date: mouldGrew.at }}`
+            : ['There is much mould, though away from her brood']),
+          `: offer a ${freshOne(c)} before it reaches her.`,
+        ],
       },
     ];
   return [

@@ -17,8 +17,12 @@ interface Fault {
   needsFresh?: boolean;
 }
 
-/** What in her tube is acted on now; null when nothing is. */
-export function tubeFault({ known, now }: Case): Fault | null {
+/** What she is offered instead of a home with a fault: another of what she lives in. */
+export const freshOne = ({ tube }: Case): string => (tube ? 'fresh tube' : 'fresh home');
+
+/** What in her home is acted on now; null when nothing is. */
+export function tubeFault(c: Case): Fault | null {
+  const { known, now } = c;
   const front = known.wetFront;
   if (front?.value === 'leaking')
     return {
@@ -64,9 +68,12 @@ export function tubeFault({ known, now }: Case): Fault | null {
       aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
       says: waited
         ? [
-            'Mould has stood near the brood for more than a week. If she has not moved into a fresh tube by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.',
+            `Mould has stood near the brood for more than a week. If she has not moved into a ${freshOne(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
           ]
-        : phrase`Mould grows toward the brood. Offer a fresh tube joined to her home now, dark and moist, with a small gap for air. Judge it again on ${{ date: turn }}.`,
+        : [
+            `Mould grows toward the brood. Offer a ${freshOne(c)} joined to her home now, dark and moist, with a small gap for air.`,
+            ...phrase` Judge it again on ${{ date: turn }}.`,
+          ],
       entryId: mouldNear.entryId,
     };
   }

@@ -146,14 +146,24 @@ const calendar = (c: Case, w: Winter): Criterion =>
     { margin: { value: daysBetween(w.beginFrom, c.now), unit: 'days' } },
   );
 
+/** What becomes of larvae in the cold, by how her kind winters. */
+const LARVAE_WINTER = {
+  larvae: ' Larvae of her kind winter as they are.',
+  adults: ' Her kind winters without brood: larvae that are not grown by then are mostly eaten.',
+  unknown: ' Larvae of many kinds winter as they are.',
+} as const;
+
 const BROOD = ['eggs', 'larvae', 'pupae'] as const;
 const there = (c: Case) => BROOD.filter((m) => c.known.counts[m] && isSome(c.known.counts[m].range));
 
 function broodWords(c: Case): Phrase {
   const brood = there(c);
   if (brood.length === 0) return [];
-  const unfinished = brood.filter((m) => m !== 'larvae').map((m) => MILESTONE_WORDS[m].many);
-  const larvae = brood.includes('larvae') ? ' Larvae of many kinds winter as they are.' : '';
+  const as = c.profile.wintersAs.value;
+  const unfinished = brood
+    .filter((m) => m !== 'larvae' || as === 'adults')
+    .map((m) => MILESTONE_WORDS[m].many);
+  const larvae = brood.includes('larvae') ? LARVAE_WINTER[as] : '';
   return [
     unfinished.length > 0
       ? `${larvae} ${listed(unfinished).replace(/^./, (x) => x.toUpperCase())} are better finished first, if that takes weeks, not months.`
@@ -167,7 +177,7 @@ function broodCriterion(c: Case): Criterion[] {
   return [
     criterion(
       'brood',
-      brood.every((m) => m === 'larvae') ? 'met' : 'unmet',
+      brood.every((m) => m === 'larvae') && c.profile.wintersAs.value !== 'adults' ? 'met' : 'unmet',
       [`She has ${listed(brood.map((m) => MILESTONE_WORDS[m].many))}.`, ...broodWords(c)],
       COMMON_PRACTICE,
       { evidence: brood.flatMap((m) => c.known.counts[m]?.entryId ?? []) },

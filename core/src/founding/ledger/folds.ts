@@ -1,4 +1,4 @@
-import { CASTES, MOULD_SIZES, type MouldSize } from '../../facts';
+import { CASTES, foodsOf, MOULD_SIZES, type MouldSize } from '../../facts';
 import type { EntryOf, KindName, Tally } from '../../log';
 import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
 import { MILESTONES } from '../../species';
@@ -84,7 +84,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     const workersThere = one.counts.workers !== null && isSome(one.counts.workers.range);
     foldFeed(one.offers, entry, workersThere);
     // what workers eat says nothing of her
-    if (workersThere || entry.food === 'sugar' || entry.food === 'seeds') return;
+    if (workersThere || !foodsOf(entry.food).includes('protein')) return;
     if (entry.outcome !== 'taken' && entry.outcome !== 'left') return;
     const value = entry.outcome === 'taken' ? 'accepted' : 'refused';
     one.founderSigns.push({ kind: 'protein', value, source: OWN_LOG, entryId: entry.id });

@@ -1,6 +1,6 @@
 import { addDays, type CountRange } from '../../quantity';
 import type { Entry } from '../../log';
-import { speciesProfile } from '../../species';
+import { speciesProfile } from '../../species/catalogue';
 import { placeTemperature } from '../../warmth';
 import { stageEvidence } from '../learning';
 import { neverLaysPrior } from '../outlook/never-lays';

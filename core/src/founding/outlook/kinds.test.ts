@@ -1,7 +1,7 @@
 import { day, entry, look, n, QUEEN } from '../../test-kit';
 import { daysBetween } from '../../quantity';
 import type { Entry } from '../../log';
-import { speciesProfile } from '../../species';
+import { speciesProfile } from '../../species/catalogue';
 import { ledger, outlook, outlookOfKinds } from '../index';
 
 const fast = speciesProfile('tetramorium-immigrans');

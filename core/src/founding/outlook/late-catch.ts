@@ -1,5 +1,5 @@
 import { DAY_MS, msOf, type Instant } from '../../quantity';
-import { winterAround, type Hemisphere } from '../../season';
+import { northMonth, winterAround, type Hemisphere } from '../../season';
 import type { SpeciesProfile } from '../../species';
 
 /**
@@ -33,10 +33,4 @@ export function lateCatch(
     springDay: (msOf(wakeFrom) - msOf(intake)) / DAY_MS,
     autumnFlier,
   };
-}
-
-/** The month that it would be in the north. */
-function northMonth(at: Instant, hemisphere: Hemisphere): number {
-  const month = new Date(msOf(at)).getUTCMonth();
-  return ((month + (hemisphere === 'south' ? 6 : 0)) % 12) + 1;
 }

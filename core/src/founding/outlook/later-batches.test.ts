@@ -1,7 +1,7 @@
 import { addDays, daysBetween, msOf, type Instant } from '../../quantity';
 import type { Entry } from '../../log';
 import { day, entry, look, n, QUEEN } from '../../test-kit';
-import { speciesProfile } from '../../species';
+import { speciesProfile } from '../../species/catalogue';
 import { nextWinter } from './later-batches';
 import { ledger } from '../ledger/ledger';
 import type { QueenLedger } from '../ledger/queen-ledger';

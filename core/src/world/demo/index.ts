@@ -1,1 +1,2 @@
 export { demoFacts, type NewId } from './scenario';
+export { DEMO_KINDS } from './kinds';

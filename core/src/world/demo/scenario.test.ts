@@ -4,6 +4,7 @@ import { entrySchema, placeIdNow } from '../../log';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '../../view';
 import type { Fact } from '../../records';
 import { broodOn } from '../brood';
+import { DEMO_KINDS } from './kinds';
 import { demoFacts } from './scenario';
 
 /** Ids in the order in which they are asked for, as an UUID of version 7 looks. */
@@ -42,6 +43,10 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
   const all = shelves(today);
   expect(all.length).toBeGreaterThanOrEqual(12);
   expect(new Set(all.map((a) => a.view.profileId)).size).toBeGreaterThanOrEqual(5);
+  const named = all
+    .flatMap((a) => a.view.species.map((k) => k.profileId))
+    .filter((k) => !k.startsWith('unknown'));
+  expect(named.filter((k) => !DEMO_KINDS.some((d) => d === k))).toEqual([]);
   const next = all.map((a) => a.view.outlook?.next);
   for (const stage of ['eggs', 'larvae', 'pupae', 'workers']) expect(next).toContain(stage);
   const seen = (stage: 'eggs' | 'workers') =>
@@ -71,8 +76,11 @@ test.each(['2026-11-24', '2027-02-10', '2027-06-15'])('the demo of %s shows ever
     ['T5', 'received', { pupae: 4 }],
   ]);
   expect(all.map((a) => a.view.trouble)).toEqual(all.map(() => null));
-  // one moved house: her old tube stands in the stock, cleaned, with its history
-  const used = usedParts(all.map((a) => a.one));
+  // one moved house: her old tube stands in the stock, cleaned, with its history; what the dead left stands there too
+  const used = usedParts(
+    all.map((a) => a.one),
+    today.toISOString(),
+  ).filter((u) => !u.left);
   expect(used.map((u) => [u.stays.map((s) => s.label), u.mould, usedFault(u)])).toEqual([
     [['A2'], 'far-plug', null],
   ]);

@@ -4,7 +4,7 @@ import { seenByOther, twinId, type BodyOf, type Entry, type EntryBody, type Home
 import { addDays, uniformStream, type Instant } from '../../quantity';
 import type { Fact } from '../../records';
 import { growingHemisphere } from '../../season';
-import { speciesProfile } from '../../species';
+import { speciesProfile } from '../../species/catalogue';
 import { broodOn } from '../brood';
 import { QUEENS, type DemoPlace, type DemoQueen } from './queens';
 import { demoStock } from './stock';

@@ -1,11 +1,11 @@
 import { lastMeal, refusalsInARow, type Offer } from '../../../founding';
 import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
-import type { Case } from '../../case';
+import { cannotFoundAlone, type Case } from '../../case';
 import { figure } from '../../practice';
 import { ask, COMMON_PRACTICE, criterion, type Ask, type Verdict } from '../../verdict';
 import { founderCriterion, refusalCriterion, eager, proteinMissing } from './reasons';
-import { foodVerdict, offerWords, firstFood } from './words';
+import { foodVerdict, offerWords, menuOf } from './words';
 
 /** Meals since there were workers to eat them. */
 export function fedSinceWorkers({ known, workers }: Case): {
@@ -29,7 +29,7 @@ export function colony(c: Case, who: string): Verdict {
   const refused = refusalsInARow(c.known.offers);
   const protein = proteinMissing(c, figure(c.eating === 'must' ? 'mustEatProteinDays' : 'colonyProteinDays'));
   // the first sugar is followed by protein within days, not a week later
-  const first = fed.sugar && !fed.protein && c.life === 'founding';
+  const first = menuOf(c).prey && fed.sugar && !fed.protein && c.life === 'founding';
   const cameWhole = c.known.appearances.workers.byEntry === c.known.intake?.entryId;
   const must = c.eating === 'must';
   const due = first
@@ -50,7 +50,7 @@ export function colony(c: Case, who: string): Verdict {
       ? ['They came hungry from the journey. ', ...offerWords(c, 'colony')]
       : offerWords(c, 'colony');
   const criteria = [
-    ...(c.eating === 'host-fed' ? [founderCriterion(c)] : []),
+    ...(cannotFoundAlone(c.eating) ? [founderCriterion(c)] : []),
     criterion(
       'hungry',
       open ? 'unmet' : 'met',
@@ -95,7 +95,7 @@ export function colony(c: Case, who: string): Verdict {
     says: open
       ? what
       : !last && cameWhole
-        ? phrase`Let them settle until ${{ date: due }}, then ${{ word: firstFood(c) }}.`
+        ? phrase`Let them settle until ${{ date: due }}, then ${{ word: menuOf(c).first }}.`
         : phrase`Feed again from ${{ date: due }} on.`,
     pressure: open ? (overdue && !last ? 'now' : 'soon') : 'rest',
     until: open ? null : due,
@@ -109,9 +109,7 @@ export function orphans(c: Case): Verdict {
   const due = last ? addDays(last.at, figure('weeklyFeedDays')) : since;
   const open = msOf(due) <= msOf(c.now);
   const says: Phrase = [
-    c.profile.diet.value === 'harvester'
-      ? 'A few dry seeds for her workers, to the end of their lives; a little protein only while larvae are there.'
-      : 'A tiny sugar drop on foil for her workers, to the end of their lives; a little protein only while larvae are there.',
+    `${menuOf(c).orphans} for her workers, to the end of their lives${menuOf(c).prey ? '; a little protein only while larvae are there' : ''}.`,
   ];
   return foodVerdict(c, {
     answer: open ? 'yes, a little' : 'not yet',

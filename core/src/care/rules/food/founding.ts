@@ -3,15 +3,19 @@ import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase }
 import { counted } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
+import { capital } from '../expect';
 import { ask, COMMON_PRACTICE, criterion, OWN_LOG, type Criterion, type Verdict } from '../../verdict';
 import { founderCriterion, fedCriterion, refusalCriterion, proteinMissing } from './reasons';
-import { foodVerdict, offerWords, firstFood, CLAUSTRAL_SCHOOLS } from './words';
+import { foodVerdict, menuOf, offerWords, CLAUSTRAL_SCHOOLS } from './words';
 
-export function parasite(c: Case): Verdict {
+/** She founds with others or not at all: no plain plan is pretended. */
+export function notAlone(c: Case): Verdict {
   return foodVerdict(c, {
     answer: 'no plan',
     says: [
-      'She is probably a social parasite: she founds with host workers or their brood, not alone. No plain founding plan applies; ask keepers of her kind.',
+      c.eating === 'dependent'
+        ? 'Queens of her kind leave with workers of their own and do not found alone. Some workers or brood of her own colony are what she needs; no plain founding plan applies. Ask keepers of her kind.'
+        : 'She is probably a social parasite: she founds with host workers or their brood, not alone. No plain founding plan applies; ask keepers of her kind.',
     ],
     pressure: 'soon',
     criteria: [founderCriterion(c)],
@@ -20,21 +24,23 @@ export function parasite(c: Case): Verdict {
 
 /** First week in peace, then one tiny offer tells more than a guess. */
 export function offerAndWatch(c: Case): Verdict {
-  const last = c.known.offers.filter((o) => o.food === 'protein').at(-1);
+  const { what, takes } = menuOf(c).trial;
+  const tried = menuOf(c).prey ? 'protein' : 'leaves';
+  const last = c.known.offers.filter((o) => o.food === tried).at(-1);
   const from = last
     ? addDays(last.at, figure('offerAgainDays'))
     : addDays(c.known.intake?.at ?? c.now, figure('peaceDays'));
   const open = msOf(from) <= msOf(c.now);
   const says: Phrase = [
-    'It is not certain that she can wait without food. A tiny piece of fresh prey, out after a day, tells: does she take it?',
+    `It is not certain that she can wait without food. ${capital(what)}, out after a day, tells: ${takes}`,
   ];
   return foodVerdict(c, {
     answer: 'not known',
     says: open
       ? says
       : last
-        ? phrase`${{ word: last.refused ? 'She left it.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer a tiny piece again.`
-        : phrase`First let her settle in peace; from ${{ date: from }} on offer a tiny piece of fresh prey and see whether she takes it.`,
+        ? phrase`${{ word: last.refused ? 'She left it.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
+        : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
     pressure: open ? 'soon' : 'rest',
     until: open ? null : from,
     criteria: [founderCriterion(c)],
@@ -115,16 +121,12 @@ export function firstFeed(c: Case): Verdict {
   const by = c.known.appearances.workers.interval.by ?? c.workers?.at ?? c.now;
   const hard = addDays(by, figure('hardenDays'));
   const open = msOf(hard) <= msOf(c.now);
-  const says: Phrase = [
-    c.profile.diet.value === 'harvester'
-      ? 'Her reserves are spent. A few small dry seeds, and a tiny piece of dead prey a few days later.'
-      : 'Her reserves are spent. A tiny sugar drop on foil restarts her laying; small dead protein a few days later.',
-  ];
+  const says: Phrase = [`Her reserves are spent. ${menuOf(c).restart}`];
   return foodVerdict(c, {
     answer: open ? 'yes, the first feed' : 'not yet',
     says: open
       ? says
-      : phrase`Let the first workers harden until ${{ date: hard }}, then ${{ word: firstFood(c) }}.`,
+      : phrase`Let the first workers harden until ${{ date: hard }}, then ${{ word: menuOf(c).first }}.`,
     pressure: open ? 'now' : 'rest',
     until: open ? null : hard,
     criteria: [

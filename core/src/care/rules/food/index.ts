@@ -1,9 +1,9 @@
 import { phrase, type Instant } from '../../../quantity';
-import type { Case } from '../../case';
+import { cannotFoundAlone, type Case } from '../../case';
 import { COMMON_PRACTICE, criterion, type Rule, type Verdict } from '../../verdict';
 import { fedSinceWorkers, colony, orphans } from './colony';
 import { hasForagingRoom, isResting } from './eating';
-import { parasite, offerAndWatch, mustEat, firstFeed } from './founding';
+import { notAlone, offerAndWatch, mustEat, firstFeed } from './founding';
 import { founderCriterion } from './reasons';
 import { foodVerdict, CLAUSTRAL_SCHOOLS } from './words';
 
@@ -15,7 +15,8 @@ export const food: Rule = (c) => {
   if (c.life === 'gone') return null;
   if (isResting(c)) return resting(c);
   if (c.life === 'orphans') return orphans(c);
-  if (c.eating === 'host-fed') return c.workers ? colony(c, 'Her host workers') : parasite(c);
+  if (cannotFoundAlone(c.eating))
+    return c.workers ? colony(c, c.eating === 'host-fed' ? 'Her host workers' : 'They') : notAlone(c);
   // a grown colony of such a kind forages for her, oftener than others
   if (c.eating === 'must' && c.life !== 'colony') return mustEat(c);
   if (c.workers) return c.life === 'colony' || fedSinceWorkers(c).any ? colony(c, 'They') : firstFeed(c);

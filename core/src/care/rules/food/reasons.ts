@@ -3,11 +3,13 @@ import { daysBetween, isSome, latest, msOf, phrase, type Instant, type Phrase } 
 import { counted } from '../../../words';
 import type { Case } from '../../case';
 import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
+import { menuOf } from './words';
 
 const FOUNDER_NAMES = {
   'fully-claustral': 'fully claustral: she founds without eating',
   'semi-claustral': 'semi-claustral: she must eat while she founds',
   'socially-parasitic': 'a social parasite: she needs host workers',
+  dependent: 'one that founds with workers of her own, never alone',
 } as const;
 
 const SETTLES = {
@@ -27,6 +29,7 @@ export function founderCriterion({ founder, eating }: Case): Criterion {
       perhaps: 'semi-claustral',
       no: 'fully-claustral',
       'host-fed': 'socially-parasitic',
+      dependent: 'dependent',
     } as const
   )[eating];
   return criterion(
@@ -85,7 +88,8 @@ export function proteinMissing(
   afterDays: number,
 ): { missing: boolean; says: Phrase; criteria: Criterion[] } {
   const larvae = c.known.counts.larvae;
-  const has = larvae !== null && isSome(larvae.range);
+  // what lives on a fungus brings larvae up on it
+  const has = menuOf(c).prey && larvae !== null && isSome(larvae.range);
   const meals = c.known.offers.filter((o) => !o.refused);
   const protein = lastMeal(c.known.offers, 'protein');
   const first = meals[0]?.at ?? null;

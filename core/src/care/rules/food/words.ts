@@ -2,6 +2,7 @@ import type { Phrase } from '../../../quantity';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { verdict, type SchoolView, type Verdict } from '../../verdict';
+import { MENUS } from './menu';
 
 export const foodVerdict = (c: Case, given: Pick<Verdict, 'answer' | 'says'> & Partial<Verdict>): Verdict =>
   verdict({
@@ -10,27 +11,15 @@ export const foodVerdict = (c: Case, given: Pick<Verdict, 'answer' | 'says'> & P
     ...given,
   });
 
+/** What those of her kind live on. */
+export const menuOf = ({ profile }: Case) => MENUS[profile.diet.value];
+
 /** What to offer, by who eats and what they live on. */
 export function offerWords(c: Case, who: 'must' | 'colony'): Phrase {
-  const seeds = c.profile.diet.value === 'harvester';
-  if (who === 'must')
-    return [
-      'Offer sugar and a tiny piece of dead prey through the outer room or foraging space, not into her cell; leftovers out after a day.',
-    ];
-  if (seeds)
-    return [
-      'Small dry seeds, which they store and make their bread of; small dead protein for the larvae, out after a day; sugar little or none.',
-    ];
-  const many = (c.workers?.range.low ?? 0) >= figure('spaceWorkers');
-  return many
-    ? [
-        'Sugar water and several small pieces of dead prey: more as larvae and workers grow; protein out after a day.',
-      ]
-    : ['A tiny sugar drop on foil and a small piece of dead prey; out after a day.'];
+  const menu = menuOf(c);
+  if (who === 'must') return [menu.must];
+  return [(c.workers?.range.low ?? 0) >= figure('spaceWorkers') ? menu.many : menu.few];
 }
-
-export const firstFood = (c: Case): string =>
-  c.profile.diet.value === 'harvester' ? 'a few small dry seeds' : 'a tiny sugar drop';
 
 export const CLAUSTRAL_SCHOOLS: SchoolView[] = [
   {

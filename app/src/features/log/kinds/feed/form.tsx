@@ -3,20 +3,22 @@ import {
   FEED_OUTCOMES,
   FEED_SPOTS,
   FEED_WAYS,
-  MEALS,
   type FeedOutcome,
   type FeedSpot,
   type FeedWay,
   type Meal,
 } from '@gentle-burrow/core/vocabulary';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
+import { KindCautions } from '@/features/founder/KindCautions';
 import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
-import { MEAL_WORDS, OUTCOME_WORDS, SPOT_WORDS, WAY_WORDS } from '@/words/log';
+import { OUTCOME_WORDS, SPOT_WORDS, WAY_WORDS } from '@/words/log';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
 import { mayHaveWorkers } from '../../parts';
+import { useMeals } from './meals';
 
 export interface FeedDraft {
   food: Meal | null;
@@ -26,7 +28,6 @@ export interface FeedDraft {
   rushed: boolean;
 }
 
-const FOODS = optionsOf(MEALS, MEAL_WORDS);
 const OUTCOMES = optionsOf(FEED_OUTCOMES, OUTCOME_WORDS);
 const SPOTS = optionsOf(FEED_SPOTS, SPOT_WORDS);
 const WAYS = optionsOf(FEED_WAYS, WAY_WORDS);
@@ -36,15 +37,20 @@ interface FeedFieldsProps {
   change(part: Partial<FeedDraft>): void;
   /** There may be workers, who can rush at it. */
   workers: boolean;
+  /** What those who are fed are held to be. */
+  kinds: readonly string[];
+  /** What is said beside it of one of them. */
+  children?: ReactNode;
 }
 
 /** What was offered to one queen or to several, and how. */
-export function FeedFields({ draft, change, workers }: FeedFieldsProps) {
+export function FeedFields({ draft, change, workers, kinds, children }: FeedFieldsProps) {
+  const meals = useMeals(kinds, draft.food);
   return (
     <View style={{ gap: SPACE.m }}>
       <Choice
         label="What was offered"
-        options={FOODS}
+        options={meals}
         value={draft.food}
         onChange={(food) => change({ food })}
       />
@@ -75,6 +81,7 @@ export function FeedFields({ draft, change, workers }: FeedFieldsProps) {
           onPress={() => change({ rushed: !draft.rushed })}
         />
       ) : null}
+      {children}
       <Words kind="small" soft>
         A drop no larger than her head, on foil; protein out after a day. With brood no free liquid in the
         tube. What is offered is asked about until it is eaten or taken out.
@@ -84,7 +91,11 @@ export function FeedFields({ draft, change, workers }: FeedFieldsProps) {
 }
 
 function Fields({ shown, draft, change }: FieldsProps<FeedDraft>) {
-  return <FeedFields draft={draft} change={change} workers={mayHaveWorkers(shown)} />;
+  return (
+    <FeedFields draft={draft} change={change} workers={mayHaveWorkers(shown)} kinds={[shown.view.profileId]}>
+      {draft.spot === 'cell' ? <KindCautions profileId={shown.view.profileId} /> : null}
+    </FeedFields>
+  );
 }
 
 /** What a feed says; null while nobody has said what was offered. */

@@ -10,6 +10,7 @@ import {
 } from '@gentle-burrow/core/vocabulary';
 import { View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
+import { KindCautions } from '@/features/founder/KindCautions';
 import { gateName } from '@/features/home/gate-name';
 import { partName } from '@/features/home/part-name';
 import { SPACE } from '@/theme/tokens';
@@ -42,7 +43,7 @@ import {
   type What,
 } from './draft';
 import { Joint } from './Joint';
-import { MoveCautions } from './MoveCautions';
+import { MoveCautions, opensHer } from './MoveCautions';
 import { SetUp } from './SetUp';
 import { Wall } from './Wall';
 import { LineRead } from './LineRead';
@@ -95,6 +96,7 @@ export function Fields({ shown, draft, change }: FieldsProps<HomeDraft>) {
         <AtPart shown={shown} draft={draft} what={what} change={change} />
       )}
       <Fault>{begun && fault ? fault : undefined}</Fault>
+      {opensHer(what, draft) ? <KindCautions profileId={shown.view.profileId} /> : null}
       <MoveCautions what={what} draft={draft} />
     </View>
   );

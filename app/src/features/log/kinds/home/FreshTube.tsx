@@ -1,15 +1,14 @@
-import { tubeMeasuresSchema, type TubeMeasures } from '@gentle-burrow/core/facts';
-import { usedFault } from '@gentle-burrow/core/housing';
+import { tubeMeasuresSchema, type HomePart, type TubeMeasures } from '@gentle-burrow/core/facts';
 import { useSpecies, useStock, type ShownQueen } from '@/data/queries';
 import { SlideLine } from '@/features/fill/SlideLine';
 import { tubeSizes } from '@/features/fill/tube-sizes';
-import { historyText, usedName } from '@/features/stock/UsedParts';
 import { usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { lengthName } from '@/ui/units';
 import { TubeNumbers } from '../../TubeNumbers';
 import type { HomeDraft } from './draft';
+import { UsedChoice } from './UsedChoice';
 
 interface FreshTubeProps {
   shown: ShownQueen;
@@ -22,10 +21,6 @@ export function FreshTube({ shown, draft, change }: FreshTubeProps) {
   const { length } = usePreferences();
   const stock = useStock();
   const sizes = tubeSizes(stock.levels, length);
-  // what is not clean is not offered; it stands in the stock, with what to do
-  const used = stock.used.flatMap((u) =>
-    u.part.kind === 'tube' && usedFault(u) === null ? [{ ...u, part: u.part }] : [],
-  );
   const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   const { tube } = draft;
   const chosen =
@@ -42,13 +37,12 @@ export function FreshTube({ shown, draft, change }: FreshTubeProps) {
     const { was: _, ...rest } = tube;
     change({ itemId, tube: { ...rest, outsideMm, boreMm, lengthMm, end, waterLineMm } });
   };
-  const chooseUsed = (was: string) => {
-    const one = used.find((u) => u.part.id === was);
-    if (!one) return;
-    const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = one.part;
+  const chooseUsed = (part: HomePart) => {
+    if (part.kind !== 'tube') return;
+    const { outsideMm, boreMm, lengthMm, end, waterLineMm, plugs } = part;
     change({
       itemId: null,
-      tube: { id: tube.id, outsideMm, boreMm, lengthMm, end, waterLineMm, plugs, was },
+      tube: { id: tube.id, outsideMm, boreMm, lengthMm, end, waterLineMm, plugs, was: part.id },
     });
   };
   const drawn = tubeMeasuresSchema.safeParse(tube).success;
@@ -60,18 +54,7 @@ export function FreshTube({ shown, draft, change }: FreshTubeProps) {
         value={tube.was ? null : (chosen?.value ?? null)}
         onChange={choose}
       />
-      {used.length > 0 ? (
-        <Choice
-          label="Or one that was used, and is clean"
-          options={used.map((u) => ({
-            value: u.part.id,
-            label: usedName(u.part, length),
-            hint: historyText(u),
-          }))}
-          value={tube.was ?? null}
-          onChange={chooseUsed}
-        />
-      ) : null}
+      <UsedChoice kind="tube" value={tube.was} onChange={chooseUsed} />
       {drawn ? (
         <SlideLine
           tube={{ ...tube, kind: 'tube', setUpAt: '' }}

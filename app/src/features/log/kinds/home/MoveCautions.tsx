@@ -12,6 +12,12 @@ export function MoveCautions({ what, draft }: { what: What; draft: HomeDraft }) 
   ) : null;
 }
 
+/** Whether her home is opened where she or her workers are, and hands are near. */
+export const opensHer = (what: What, { how, opened }: HomeDraft): boolean =>
+  what === 'divided' ||
+  (what === 'moved-in' && (how === 'by-hand' || how === 'tipped-out')) ||
+  (what === 'watered' && opened === 'yes');
+
 function cautionOf(what: What, { by, cover, how }: HomeDraft): string | null {
   switch (what) {
     case 'set-up':

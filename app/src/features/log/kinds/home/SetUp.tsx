@@ -1,3 +1,4 @@
+import type { HomePart } from '@gentle-burrow/core/facts';
 import { nounOf } from '@gentle-burrow/core/housing';
 import { BODY_KINDS, PURPOSES, type PartKind } from '@gentle-burrow/core/vocabulary';
 import { View } from 'react-native';
@@ -12,6 +13,7 @@ import { BodyNumbers } from '../../BodyNumbers';
 import { kindChosen, purposeOf, type HomeDraft } from './draft';
 import { FreshTube } from './FreshTube';
 import { Joint } from './Joint';
+import { UsedChoice } from './UsedChoice';
 
 const KINDS = (['tube', ...BODY_KINDS] as PartKind[]).map((value) => ({
   value,
@@ -61,9 +63,15 @@ export function SetUp({ shown, draft, change }: SetUpProps) {
 function FreshBody({ draft, change }: Omit<SetUpProps, 'shown'>) {
   const [width, onLayout] = useWidth();
   const { body } = draft;
+  const chooseUsed = (part: HomePart) => {
+    if (part.kind === 'tube') return;
+    const { setUpAt: _, ...measures } = part;
+    change({ body: { ...measures, id: body.id, was: part.id } });
+  };
   const known = [body.widthMm, body.depthMm, body.heightMm, body.rooms].every(Number.isFinite);
   return (
     <>
+      <UsedChoice kind={body.kind} value={body.was} onChange={chooseUsed} />
       <View onLayout={onLayout}>
         {known ? <BodyDrawing part={{ ...body, setUpAt: '' }} width={Math.min(width, 300)} empty /> : null}
       </View>

@@ -3,12 +3,13 @@ import { useSpecies } from '@/data/queries';
 import { beliefOf, SpeciesPick, type PickedSpecies } from '@/features/founder/SpeciesPick';
 import type { FieldsProps, KindForm } from '../../kind-form';
 
-function Fields({ draft, change }: FieldsProps<PickedSpecies>) {
+function Fields({ draft, change, shown }: FieldsProps<PickedSpecies>) {
   const fault = speciesBeliefSchema.safeParse(beliefOf(draft)).error?.issues[0];
   return (
     <SpeciesPick
       species={useSpecies()}
       value={draft}
+      caughtAt={shown.view.ledger.intake?.at ?? shown.facts.queen.createdAt}
       onChange={change}
       faults={{ others: fault?.path[0] === 'others' ? fault.message : undefined }}
     />

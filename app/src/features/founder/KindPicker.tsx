@@ -1,0 +1,211 @@
+import { northMonth } from '@gentle-burrow/core/season';
+import {
+  flyingIn,
+  hemisphereOf,
+  kindSearch,
+  regionOfZone,
+  REGIONS,
+  type KindCard,
+} from '@gentle-burrow/core/species';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
+import { useSettings, useShelf } from '@/data/queries';
+import { setPreferences, usePreferences } from '@/theme/preferences';
+import { useBurrow } from '@/theme/theme';
+import { SPACE, TARGET } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { monthName, zoneNow } from '@/ui/dates';
+import { TextField } from '@/ui/fields';
+import { roving, tabStop } from '@/ui/roving';
+import { Words } from '@/ui/Words';
+import { FOUNDER_WORDS } from '@/words/kind';
+
+/** So many of a group are shown at once, and so many that were searched for; more on asking. */
+const SHOWN = 6;
+const SHOWN_FOUND = 12;
+
+const REGION_OPTIONS = REGIONS.map((value) => ({ value, label: value }));
+
+interface KindPickerProps {
+  /** What is chosen, for those who listen. */
+  label: string;
+  kinds: readonly KindCard[];
+  value: string | null;
+  /** Kinds that cannot be chosen again. */
+  except?: ReadonlySet<string>;
+  /** When she was caught: what flies then is offered first. */
+  caughtAt: string;
+  onChoose(id: string): void;
+}
+
+/** Finds a kind: by any of its names, among those kept already, by what flies now, or by what is known of her at all. */
+export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: KindPickerProps) {
+  const [typed, setTyped] = useState('');
+  const [all, setAll] = useState(false);
+  const preferred = usePreferences().region;
+  const region = REGIONS.find((r) => r === preferred) ?? regionOfZone(zoneNow());
+  const { hemisphere } = useSettings();
+  const rows = useShelf().data;
+  const search = useMemo(() => kindSearch(kinds), [kinds]);
+  const kept = useMemo(() => new Set((rows ?? []).map((r) => r.profileId)), [rows]);
+  const may = (k: KindCard) => !except?.has(k.id);
+  const types = kinds.filter((k) => k.rank === 'type' && may(k));
+  const searching = typed.trim() !== '';
+  const found = searching ? search(typed, 60).filter((f) => may(f.kind)) : [];
+  const chosen = kinds.find((k) => k.id === value);
+  const own = kinds.filter((k) => k.rank !== 'type' && kept.has(k.id) && may(k));
+  const flying = flyingIn(kinds, northMonth(caughtAt, hemisphereOf(region, hemisphere)), region).filter(
+    (k) => may(k) && !kept.has(k.id),
+  );
+  const most = all ? Infinity : searching ? SHOWN_FOUND : SHOWN;
+  // groups too small to say anything are left out
+  const groups: Group[] = (
+    searching
+      ? [{ title: 'Found', of: found }]
+      : [
+          { title: 'You keep these', of: own.map(named) },
+          { title: `May fly in ${monthName(caughtAt)}, ${region}`, of: flying.map(named) },
+        ]
+  ).filter((g) => g.of.length > 0);
+  const hidden = groups.reduce((sum, g) => sum + Math.max(0, g.of.length - most), 0);
+  const last: Group = { title: 'Not in the list, or not known', of: types.map(named) };
+  const cut = [...groups, last].map((g) => ({ ...g, of: g.of.slice(0, most) }));
+  // what is chosen stays in sight, whatever else is shown
+  const inSight = !chosen || searching || cut.some((g) => g.of.some((f) => f.kind.id === chosen.id));
+  const shown = inSight ? cut : [{ title: 'Chosen', of: [named(chosen)] }, ...cut];
+  const order = shown.flatMap((g) => g.of.map((f) => f.kind.id));
+  const at = value === null ? -1 : order.indexOf(value);
+  return (
+    <View role="group" aria-label={label} style={styles.picker}>
+      <TextField
+        label="Search by Latin, former or everyday name"
+        value={typed}
+        onChange={(text) => {
+          setTyped(text);
+          setAll(false);
+        }}
+      />
+      <View role="status" aria-live="polite">
+        {searching ? (
+          <Words kind="small" soft>
+            {found.length === 0
+              ? `Nothing is named like “${typed.trim()}”. Try its genus alone, or take what is nearest below: her log corrects it.`
+              : `${found.length} found. No species of hers? Take her genus: it is held more loosely.`}
+          </Words>
+        ) : null}
+      </View>
+      <View role="radiogroup" aria-label={label} {...roving('radio')}>
+        {shown.map((g) => (
+          <View key={g.title} style={styles.group}>
+            <Words kind="smallBold">{g.title}</Words>
+            <View style={styles.rows}>
+              {g.of.map((f) => (
+                <KindRow
+                  key={f.kind.id}
+                  {...f}
+                  on={f.kind.id === value}
+                  tabIndex={tabStop(order.indexOf(f.kind.id), at)}
+                  onPress={() => onChoose(f.kind.id)}
+                />
+              ))}
+            </View>
+          </View>
+        ))}
+      </View>
+      {hidden > 0 ? (
+        <Button mode="text" icon="chevron-down" style={styles.left} onPress={() => setAll(true)}>
+          {`Show ${hidden} more`}
+        </Button>
+      ) : null}
+      {searching ? null : (
+        <>
+          <Choice
+            label="Where she was found"
+            options={REGION_OPTIONS}
+            value={region}
+            onChange={(r) => setPreferences({ region: r })}
+          />
+          <Words kind="small" soft>
+            Months of flight as keepers report them; they differ from place to place, and many kinds are not
+            among them.
+          </Words>
+        </>
+      )}
+    </View>
+  );
+}
+
+interface Found {
+  kind: KindCard;
+  by: string | null;
+}
+interface Group {
+  title: string;
+  of: readonly Found[];
+}
+const named = (kind: KindCard): Found => ({ kind, by: null });
+
+/** "any of the genus" for a genus; how she founds, and by which other name she was found. */
+function aboutKind({ kind, by }: Found): string {
+  return [
+    kind.rank === 'genus' ? 'any of this genus' : null,
+    // a genus lends its species no everyday name
+    by ?? (kind.rank !== 'genus' && kind.otherNames.includes(kind.plainName) ? kind.plainName : null),
+    FOUNDER_WORDS[kind.founder.value],
+    kind.status === 'protected' ? 'protected by law' : null,
+    kind.status === 'invasive' ? 'forbidden in many countries' : null,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function KindRow({
+  kind,
+  by,
+  on,
+  tabIndex,
+  onPress,
+}: Found & { on: boolean; tabIndex: 0 | -1; onPress(): void }) {
+  const p = useBurrow();
+  const about = aboutKind({ kind, by });
+  return (
+    <Pressable
+      role="radio"
+      tabIndex={tabIndex}
+      aria-checked={on}
+      aria-label={`${kind.name}, ${about}`}
+      onPress={onPress}
+      style={[styles.row, { borderBottomColor: p.rule }]}
+    >
+      <View aria-hidden>
+        <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={24} color={on ? p.moss : p.inkSoft} />
+      </View>
+      <View style={styles.fill}>
+        <Words kind="latin">{kind.name}</Words>
+        <Words kind="small" soft>
+          {about}
+        </Words>
+      </View>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  picker: { gap: SPACE.s },
+  group: { paddingTop: SPACE.s },
+  // two beside one another where there is room
+  rows: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.l },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    flexGrow: 1,
+    flexBasis: 280,
+    minHeight: TARGET + 10,
+    borderBottomWidth: 1,
+    gap: SPACE.s,
+  },
+  fill: { flex: 1 },
+  left: { alignSelf: 'flex-start' },
+});

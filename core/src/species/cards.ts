@@ -1,0 +1,30 @@
+import type { KindCard } from './card';
+import { KINDS } from './kinds';
+import { speciesProfile } from './names';
+
+const valueOf = <T>({ value }: { value: T }): { value: T } => ({ value });
+
+/** Every kind that ships, by name; types last. */
+export const KIND_CARDS: readonly KindCard[] = KINDS.map((kind): KindCard => {
+  const p = speciesProfile(kind.id);
+  return {
+    id: p.id,
+    rank: p.rank,
+    name: p.name,
+    plainName: p.plainName,
+    climate: p.climate,
+    regions: p.regions,
+    status: p.status,
+    differs: p.differs,
+    cautions: p.cautions,
+    genusId: kind.rank === 'species' ? kind.parentId : null,
+    otherNames: [...kind.plainNames, ...kind.synonyms],
+    founder: { value: p.founder.value, source: p.founder.source },
+    queenLengthMm: valueOf(p.queenLengthMm),
+    workerLengthMm: valueOf(p.workerLengthMm),
+    workerHeadMm: valueOf(p.workerHeadMm),
+    pupae: valueOf(p.pupae),
+    flightMonths: valueOf(p.flightMonths),
+    diet: valueOf(p.diet),
+  };
+}).sort((a, b) => Number(a.rank === 'type') - Number(b.rank === 'type') || a.name.localeCompare(b.name));

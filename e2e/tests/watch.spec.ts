@@ -85,7 +85,7 @@ test('a photo, dead workers and lots of larvae go with a look, and stay', async 
   await page.getByRole('button', { name: /^Photo of/ }).click();
   const large = page.getByRole('img', { name: /^Photo of/ }).last();
   await expect(large).toBeVisible();
-  expect(await large.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(640);
+  await expect.poll(() => large.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(640);
   expect(await seriousFaults(page)).toEqual([]);
 });
 

@@ -33,7 +33,10 @@ const search = (text: string) =>
   fireEvent.change(screen.getByRole('textbox', { name: /^Search by Latin/ }), { target: { value: text } });
 
 describe('the picker', () => {
-  afterEach(() => setPreferences({ region: null }));
+  afterEach(() => {
+    cleanup();
+    setPreferences({ region: null });
+  });
 
   test('offers what is kept and what flies in the month of capture where the keeper lives; the types come last', async () => {
     new PretendServer([madeQueen('A', 30)]);

@@ -122,7 +122,7 @@ test('back-dated to yesterday evening; a day before intake is refused', async ()
 });
 
 test('what is half noted is there again after leaving, and gone once kept', async () => {
-  const { facts, page } = await open();
+  const { facts, page, server } = await open();
   press('8 eggs');
   fireEvent.click(screen.getByRole('radio', { name: 'Near brood' }));
   page.unmount();
@@ -130,6 +130,8 @@ test('what is half noted is there again after leaving, and gone once kept', asyn
   await screen.findByText('Eggs: 8');
   expect(screen.getByRole('radio', { name: 'Near brood' }).getAttribute('aria-checked')).toBe('true');
   press('Keep this look');
+  // before it is written there is nothing to send either
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   await waitFor(() => expect(outboxItems()).toEqual([]));
   again.unmount();
   show(<LookPage id={facts.queen.id} />);

@@ -4,7 +4,9 @@ import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
-import { KIND_CARDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
+import type { Learned } from '@gentle-burrow/core/founding';
+import type { OwnKind } from '@gentle-burrow/core/species';
+import { KIND_CARDS, profilesWith } from '@gentle-burrow/core/species/catalogue';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
 import { router } from 'expo-router';
 import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -38,6 +40,8 @@ export class PretendServer {
   readonly sent: { method: string; path: string; body: unknown }[] = [];
   down = false;
   stock: Stock['levels'] = [];
+  own: OwnKind[] = [];
+  learned: Learned = {};
 
   constructor(readonly queens: QueenFacts[]) {
     globalThis.fetch = jest.fn((url: string, init?: { method?: string; body?: string }) =>
@@ -58,6 +62,7 @@ export class PretendServer {
       const { queen, home, place, intake } = body as NewQueen;
       this.queens.push({ queen, home, place, places: [place], entries: [intake] });
     }
+    if (path.startsWith('/own-kinds/')) this.own = [...this.own, body as OwnKind];
     if (path === '/entries')
       for (const entry of (body as { entries: Entry[] }).entries)
         this.queens.find((q) => q.queen.id === entry.queenId)?.entries.push(entry);
@@ -65,21 +70,23 @@ export class PretendServer {
 
   private read(path: string): unknown {
     const now = new Date().toISOString();
+    const profileOf = profilesWith(this.own);
     const views = () =>
       this.queens
         .filter((q) => !isWithdrawn(q.entries))
         .map(corrected)
-        .map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300 })));
+        .map((q) => shelfRow(q, queenView(q, SETTINGS, now, { draws: 300, profileOf })));
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
     if (path === '/species') return { species: KIND_CARDS };
-    if (path.startsWith('/species/')) return speciesProfile(path.slice('/species/'.length));
+    if (path === '/own-kinds') return { kinds: this.own };
+    if (path === '/learned') return { learned: this.learned };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/settings') return SETTINGS;
     if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens, now), plan: null };
     const written = this.queens.find((q) => path === `/queens/${q.queen.id}`);
     if (!written) return null;
     const facts = corrected(written);
-    const view = queenView(facts, SETTINGS, now, { draws: 300 });
+    const view = queenView(facts, SETTINGS, now, { draws: 300, profileOf });
     return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
   }
 

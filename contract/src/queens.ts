@@ -44,6 +44,9 @@ export type QueenPatch = z.infer<typeof queenPatchSchema>;
 
 export const queenListSchema = z.object({ queens: z.array(queenSchema) });
 
+const learnedByKind = z.record(z.string(), kindEvidenceSchema);
+export const learnedSchema = z.object({ learned: learnedByKind });
+
 /** One queen with all facts and everything derived from them. */
 export const queenDetailSchema = z.object({
   at: instant,
@@ -53,8 +56,8 @@ export const queenDetailSchema = z.object({
   places: z.array(placeSchema).describe('Every place she has stood in'),
   entries: z.array(entrySchema),
   view: queenViewSchema,
-  learned: z
-    .record(z.string(), kindEvidenceSchema)
-    .describe('What all queens say of the kinds she may be, so that a device alone gives the same view'),
+  learned: learnedByKind.describe(
+    'What the other queens say of the kinds she may be and their genera, so that a device alone gives the same view',
+  ),
 });
 export type QueenDetail = z.infer<typeof queenDetailSchema>;

@@ -1,15 +1,18 @@
-import { RANKS, REGIONS, type KindCard, type SpeciesProfile } from '@gentle-burrow/core/species';
+import { LEVELS, RANKS, REGIONS, type KindCard, type SpeciesProfile } from '@gentle-burrow/core/species';
+import { FIGURE_VALUES, ownKindSchema } from '@gentle-burrow/core/species/own';
 import { z } from 'zod';
 
 const provenance = z.union([
   z.object({ kind: z.literal('published'), citation: z.string() }),
   z.object({ kind: z.literal('practice') }),
   z.object({ kind: z.literal('prior'), why: z.string() }),
-  z.object({ kind: z.literal('learned'), n: z.number().int() }),
+  z.object({ kind: z.literal('learned'), n: z.number().int(), ofGenus: z.number().int().optional() }),
+  z.object({ kind: z.literal('keeper'), says: z.string() }),
 ]);
-const level = z.enum(RANKS);
+const level = z.enum(LEVELS);
 const figure = <T extends z.ZodType>(value: T) => z.object({ value, source: provenance, level });
-const span = z.object({ low: z.number(), high: z.number() });
+/** What each figure may be. */
+const is = FIGURE_VALUES;
 const stage = z.object({
   thresholdC: z.number(),
   optimumC: z.number(),
@@ -20,22 +23,13 @@ const stage = z.object({
   level,
 });
 
-export const founderTypeSchema = z.enum([
-  'fully-claustral',
-  'semi-claustral',
-  'socially-parasitic',
-  'dependent',
-  'unknown',
-]);
-const pupae = z.enum(['naked', 'in cocoons', 'unknown']);
-const diet = z.enum(['omnivore', 'harvester', 'nectar', 'predator', 'fungus']);
-const months = z.array(z.number().int()).readonly();
-
 const named = {
   id: z.string(),
-  rank: level,
+  rank: z.enum(RANKS),
   name: z.string(),
   plainName: z.string(),
+  kin: z.object({ species: z.string().nullable(), genus: z.string().nullable() }),
+  copiedOf: z.string().nullable(),
   climate: z.enum(['temperate', 'tropical']),
   regions: z.array(z.enum(REGIONS)).readonly(),
   status: z.enum(['invasive', 'protected']).nullable(),
@@ -45,47 +39,52 @@ const named = {
 
 export const speciesProfileSchema = z.object({
   ...named,
-  founder: figure(founderTypeSchema),
-  queenLengthMm: figure(span),
-  workerLengthMm: figure(span),
-  workerHeadMm: figure(span),
-  boreMm: figure(span),
-  bestTempC: figure(span),
-  pupae: figure(pupae),
-  firstBatch: figure(span),
-  winters: figure(z.boolean()),
-  wintersAs: figure(z.enum(['larvae', 'adults', 'unknown'])),
-  inTheCold: figure(z.enum(['rests', 'active'])),
-  flightMonths: figure(months),
-  queens: figure(z.enum(['one', 'several', 'either', 'unknown'])),
-  castes: figure(z.enum(['alike', 'sizes', 'majors', 'unknown'])),
-  diet: figure(diet),
-  climbsGlass: figure(z.boolean()),
-  defence: figure(
-    z.enum(['none', 'bites', 'smears', 'sprays-acid', 'stings-weakly', 'stings', 'stings-badly']),
-  ),
-  temper: figure(z.enum(['calm', 'quick', 'fierce', 'shy', 'unknown'])),
-  moveDays: figure(span),
-  thresholdC: figure(z.number()),
-  optimumC: figure(z.number()),
-  upperC: figure(z.number()),
+  founder: figure(is.founder),
+  queenLengthMm: figure(is.queenLengthMm),
+  workerLengthMm: figure(is.workerLengthMm),
+  workerHeadMm: figure(is.workerHeadMm),
+  boreMm: figure(is.boreMm),
+  colours: figure(is.colours),
+  waist: figure(is.waist),
+  bestTempC: figure(is.bestTempC),
+  pupae: figure(is.pupae),
+  firstBatch: figure(is.firstBatch),
+  winters: figure(is.winters),
+  wintersAs: figure(is.wintersAs),
+  inTheCold: figure(is.inTheCold),
+  flightMonths: figure(is.flightMonths),
+  queens: figure(is.queens),
+  castes: figure(is.castes),
+  diet: figure(is.diet),
+  climbsGlass: figure(is.climbsGlass),
+  defence: figure(is.defence),
+  temper: figure(is.temper),
+  moveDays: figure(is.moveDays),
+  thresholdC: figure(is.thresholdC),
+  optimumC: figure(is.optimumC),
+  upperC: figure(is.upperC),
   stages: z.object({ laying: stage, egg: stage, larva: stage, pupa: stage }),
-  slowLaying: figure(z.object({ share: z.number(), times: z.number() })),
-  queenLogSpread: figure(z.number()),
+  slowLaying: figure(is.slowLaying),
+  queenLogSpread: figure(is.queenLogSpread),
 }) satisfies z.ZodType<SpeciesProfile>;
 
 const value = <T extends z.ZodType>(of: T) => z.object({ value: of });
 export const kindCardSchema = z.object({
   ...named,
-  genusId: z.string().nullable(),
+  retired: z.boolean(),
   otherNames: z.array(z.string()).readonly(),
-  founder: z.object({ value: founderTypeSchema, source: provenance }),
-  queenLengthMm: value(span),
-  workerLengthMm: value(span),
-  workerHeadMm: value(span),
-  pupae: value(pupae),
-  flightMonths: value(months),
-  diet: value(diet),
+  founder: z.object({ value: is.founder, source: provenance }),
+  queenLengthMm: value(is.queenLengthMm),
+  workerLengthMm: value(is.workerLengthMm),
+  workerHeadMm: value(is.workerHeadMm),
+  pupae: value(is.pupae),
+  flightMonths: value(is.flightMonths),
+  diet: value(is.diet),
+  colours: value(is.colours),
+  waist: value(is.waist),
 }) satisfies z.ZodType<KindCard>;
 
 export const speciesListSchema = z.object({ species: z.array(kindCardSchema) });
+
+export const ownKindListSchema = z.object({ kinds: z.array(ownKindSchema) });
+export { ownKindSchema };

@@ -30,7 +30,7 @@ import {
 } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { band, countRange, instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
-import { founderTypeSchema } from './species';
+import { founderTypeSchema } from '@gentle-burrow/core/species/own';
 
 const id = z.string();
 
@@ -404,7 +404,7 @@ export const queenViewSchema = z.object({
   ),
   founder: founderBeliefSchema.nullable(),
   teaches: z.object({ profileId: z.string(), stages: kindEvidenceSchema }).nullable(),
-  learnedFrom: z.number().int(),
+  learnedFrom: z.object({ kind: z.number().int(), genus: z.number().int() }),
   tempC: z.number(),
   housing: housingSchema,
   part: homePartSchema.describe('The part she lives in now'),

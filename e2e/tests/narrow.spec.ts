@@ -12,6 +12,9 @@ const PAGES = [
   '/labels',
   '/scan',
   '/records',
+  '/kinds',
+  '/kinds/camponotus-vagus',
+  '/kinds/camponotus-vagus/own',
 ];
 const MORE = ['/cohort', '/settings', '/glossary', '/round', '/queens/new'];
 const VIEWS = ['', '/ahead', '/why', '/log', '/look', '/watch', '/transfer'];

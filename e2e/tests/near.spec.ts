@@ -272,7 +272,16 @@ test('no page is longer than two and a half phone screens before folding', async
     '/labels',
     '/records',
   ];
-  const more = ['/glossary', '/cohort', '/settings', '/round', '/queens/new'];
+  const more = [
+    '/kinds',
+    '/kinds/camponotus-vagus',
+    '/kinds/camponotus-vagus/own',
+    '/glossary',
+    '/cohort',
+    '/settings',
+    '/round',
+    '/queens/new',
+  ];
   const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
   for (const path of [...pages, ...more, ...views]) {
     await page.goto(demo.url + path);

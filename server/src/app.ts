@@ -85,7 +85,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     async (api) => {
       const methods = methodsAllowed(api);
       await api.register(healthRoutes, services);
-      await api.register(speciesRoutes);
+      await api.register(speciesRoutes, services);
       await api.register(settingsRoutes, services);
       await api.register(queensRoutes, services);
       await api.register(entriesRoutes, services);

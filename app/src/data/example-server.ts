@@ -4,7 +4,8 @@ import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { logOf, type Fact } from '@gentle-burrow/core/records';
-import { KIND_CARDS, speciesProfile } from '@gentle-burrow/core/species/catalogue';
+import type { OwnKind } from '@gentle-burrow/core/species';
+import { KIND_CARDS } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
 import { demoFacts } from '@gentle-burrow/core/world/demo';
 import { v7 } from 'uuid';
@@ -33,7 +34,11 @@ export class ExampleServer implements Answering {
       case 'shelf':
         return this.shelf();
       case 'species':
-        return id ? speciesProfile(id) : { species: KIND_CARDS };
+        return { species: KIND_CARDS };
+      case 'own-kinds':
+        return { kinds: logOf(this.facts).own };
+      case 'learned':
+        return { learned: {} };
       case 'places':
         return { places: this.places() };
       case 'settings':
@@ -47,17 +52,17 @@ export class ExampleServer implements Answering {
 
   private async shelf(): Promise<Shelf> {
     const at = new Date().toISOString();
-    const { queens, settings } = logOf(this.facts);
-    const all = await Promise.all(queens.map((q) => projectLocally(q, settings, at)));
+    const { queens, settings, own } = logOf(this.facts);
+    const all = await Promise.all(queens.map((q) => projectLocally(q, settings, at, own)));
     return { at, rows: all.map((p) => p.row).sort(byUrgency) };
   }
 
   private async queen(id: string): Promise<QueenDetail | null> {
     const at = new Date().toISOString();
-    const { queens, settings } = logOf(this.facts);
+    const { queens, settings, own } = logOf(this.facts);
     const facts = queens.find((q) => q.queen.id === id);
     if (!facts) return NONE;
-    const { view } = await projectLocally(facts, settings, at);
+    const { view } = await projectLocally(facts, settings, at, own);
     return { at, ...facts, view, learned: {} };
   }
 
@@ -87,6 +92,7 @@ export class ExampleServer implements Answering {
         ...(body as { entries: Entry[] }).entries.map((value): Fact => ({ fact: 'entry', value })),
       );
     else if (path === '/settings') this.facts.push({ fact: 'settings', value: body as KeeperSettings });
+    else if (path.startsWith('/own-kinds/')) this.facts.push({ fact: 'own-kind', value: body as OwnKind });
     else if (path === '/stock/moves') this.facts.push({ fact: 'stock-move', value: body as StockMove });
     else if (path.startsWith('/stock/items/'))
       this.facts.push({ fact: 'stock-item', value: body as StockItem });

@@ -1,6 +1,7 @@
 import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import type { OwnKind } from '@gentle-burrow/core/species';
 import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
@@ -19,6 +20,7 @@ export type Outgoing =
   | { what: 'stock-item'; item: StockItem }
   | { what: 'stock-move'; move: StockMove }
   | { what: 'settings'; settings: KeeperSettings }
+  | { what: 'own-kind'; kind: OwnKind }
   /** The picture itself lies beside the outbox. */
   | { what: 'photo'; id: string; queenId: string; at: string };
 
@@ -134,6 +136,9 @@ async function send(out: Outgoing): Promise<void> {
       break;
     case 'stock-item':
       await call(`/stock/items/${out.item.id}`, { method: 'PUT', body: out.item });
+      break;
+    case 'own-kind':
+      await call(`/own-kinds/${out.kind.id}`, { method: 'PUT', body: out.kind });
       break;
     case 'stock-move':
       await call('/stock/moves', { method: 'POST', body: out.move });

@@ -1,6 +1,7 @@
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Instant } from '@gentle-burrow/core/quantity';
+import type { OwnKind } from '@gentle-burrow/core/species';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 
@@ -18,13 +19,14 @@ export function projectLocally(
   facts: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
+  own: readonly OwnKind[],
   learned: Learned = {},
 ): Promise<LocalProjection> {
   worker ??= startWorker();
   const id = nextId++;
   return new Promise((resolve, reject) => {
     waiting.set(id, { resolve, reject });
-    worker?.postMessage({ id, facts, settings, now, learned } satisfies ProjectionAsk);
+    worker?.postMessage({ id, facts, settings, now, own, learned } satisfies ProjectionAsk);
   });
 }
 

@@ -2,7 +2,7 @@ import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
-import type { KindCard, SpeciesProfile } from '@gentle-burrow/core/species';
+import { ownCard, type KindCard, type OwnKind } from '@gentle-burrow/core/species';
 import type { UsedPart } from '@gentle-burrow/core/housing';
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
@@ -22,10 +22,14 @@ import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox
 import { newQueensIn, queenIdsOf, withPending } from './pending';
 import { projectLocally } from './projection';
 
+const NOTHING_LEARNED: Learned = {};
+
 const KEYS = {
   shelf: ['shelf'],
   queen: (id: string) => ['queen', id],
   species: ['species'],
+  ownKinds: ['own-kinds'],
+  learned: ['learned'],
   places: ['places'],
   settings: ['settings'],
   stock: ['stock'],
@@ -34,13 +38,14 @@ const KEYS = {
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
 export function refetchAfterSending(client: QueryClient): void {
   onSent(async (out: Outgoing) => {
-    const keys: string[][] = [KEYS.shelf, ...queenIdsOf(out).map(KEYS.queen)];
+    const keys: string[][] = [KEYS.shelf, KEYS.learned, ...queenIdsOf(out).map(KEYS.queen)];
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
+    if (out.what === 'own-kind') keys.push(KEYS.ownKinds);
     const parts = out.what === 'entries' && out.entries.some((e) => e.kind === 'home' || e.kind === 'amendment');
     if (parts || out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen')
       keys.push(KEYS.stock);
-    if (out.what === 'place' || out.what === 'settings') keys.push(['queen']);
+    if (out.what === 'place' || out.what === 'settings' || out.what === 'own-kind') keys.push(['queen']);
     await Promise.allSettled([
       ...keys.map((queryKey) => client.invalidateQueries({ queryKey })),
       // nobody has asked for a new queen yet: without this her page would be empty until someone does
@@ -65,21 +70,45 @@ const speciesQuery = {
 export function askForShelf(client: QueryClient): void {
   void client.prefetchQuery(shelfQuery);
   void client.prefetchQuery(speciesQuery);
+  void client.prefetchQuery(ownKindsQuery);
 }
 
-/** Names and looks of every kind; what one is reckoned by is asked for by `useProfile`. */
-export function useSpecies(): KindCard[] {
+const ownKindsQuery = { queryKey: KEYS.ownKinds, queryFn: () => call<{ kinds: OwnKind[] }>('/own-kinds') };
+
+/** The keeper's own profiles, those put away too, with what still waits to be sent. */
+export function useOwnKinds(): readonly OwnKind[] {
+  const items = useOutbox();
+  const { data } = useQuery(ownKindsQuery);
+  return useMemo(() => {
+    const all = new Map((data?.kinds ?? []).map((k) => [k.id, k]));
+    for (const { out, refused } of items)
+      if (out.what === 'own-kind' && refused === undefined) all.set(out.kind.id, out.kind);
+    return [...all.values()].sort((a, b) => a.name.localeCompare(b.name));
+  }, [data, items]);
+}
+
+/** Names and looks of every kind, the keeper's own first; what one is reckoned by is in its profile (`useProfileOf`). */
+export function useSpecies(): readonly KindCard[] {
   const { data } = useQuery(speciesQuery);
-  return data?.species ?? [];
+  const own = useOwnKinds();
+  return useMemo(() => {
+    const cards = data?.species ?? [];
+    const copied = (k: OwnKind) => cards.find((c) => c.id === k.copiedOf);
+    const mine = own.flatMap((k) => {
+      const card = copied(k) ?? cards.find((c) => c.rank === 'type');
+      return card ? [ownCard(card, k)] : [];
+    });
+    return mine.length > 0 ? [...mine, ...cards] : cards;
+  }, [data, own]);
 }
 
-/** Everything by which a kind is reckoned; undefined while it is not known. */
-export function useProfile(id: string): SpeciesProfile | undefined {
-  return useQuery({
-    queryKey: [...KEYS.species, id],
-    queryFn: () => call<SpeciesProfile>(`/species/${id}`),
-    staleTime: CATALOGUE_FRESH_MS,
-  }).data;
+/** What all queens together say of their kinds, as the server last told; null while it has not. */
+export function useLearned(): Learned | null {
+  const { data } = useQuery({
+    queryKey: KEYS.learned,
+    queryFn: () => call<{ learned: Learned }>('/learned'),
+  });
+  return data?.learned ?? null;
 }
 
 export function usePlaces(): Place[] {
@@ -130,8 +159,6 @@ export interface ShownQueen {
   waiting: boolean;
 }
 
-const NOTHING_LEARNED: Learned = {};
-
 export interface Shown<T> {
   data: T | null;
   /** Nothing to show yet, and none known to come without a connection. */
@@ -147,9 +174,12 @@ const factsOf = ({ queen, home, place, places, entries }: QueenDetail): QueenFac
   places,
   entries,
 });
-const about = (items: readonly OutboxItem[], id: string, places: readonly Place[] = []) =>
+const about = (items: readonly OutboxItem[], id: string, stored?: QueenDetail) =>
   items.filter(
-    ({ out }) => queenIdsOf(out).includes(id) || (out.what === 'place' && places.some((p) => p.id === out.place.id)),
+    ({ out }) =>
+      queenIdsOf(out).includes(id) ||
+      (out.what === 'place' && stored?.places.some((p) => p.id === out.place.id)) ||
+      (out.what === 'own-kind' && stored?.view.species.some((s) => s.profileId === out.kind.id)),
   );
 
 /** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
@@ -157,16 +187,17 @@ export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
   const items = useOutbox();
   const settings = useSettings();
   const places = usePlaces();
+  const own = useOwnKinds();
   const isNew = newQueensIn(items).includes(id);
   const stored = useQuery({ ...queenQuery(id), enabled: !isNew });
   const { mine, facts } = useMemo(() => {
-    const some = about(items, id, stored.data?.places);
+    const some = about(items, id, stored.data);
     return { mine: some, facts: withPending(id, stored.data ? factsOf(stored.data) : null, some, places) };
   }, [id, stored.data, items, places]);
   const local = useQuery({
-    queryKey: ['local', id, stored.data?.at ?? '', settings, mine.map((m) => m.id)],
+    queryKey: ['local', id, stored.data?.at ?? '', settings, own, mine.map((m) => m.id)],
     queryFn: () =>
-      projectLocally(facts as QueenFacts, settings, new Date().toISOString(), stored.data?.learned),
+      projectLocally(facts as QueenFacts, settings, new Date().toISOString(), own, stored.data?.learned),
     enabled: mine.length > 0 && facts !== null,
     networkMode: 'always',
     placeholderData: keepPreviousData,
@@ -203,6 +234,7 @@ export function useShelf(): Shown<ShelfRow[]> {
   const settings = useSettings();
   const client = useQueryClient();
   const places = usePlaces();
+  const own = useOwnKinds();
   const stored = useQuery({ ...shelfQuery, refetchInterval: 10 * 60_000 });
   const rows = stored.data?.rows;
   useEffect(() => {
@@ -227,9 +259,9 @@ export function useShelf(): Shown<ShelfRow[]> {
   const locals = useQueries({
     queries: written.map(({ id, mine, detail, facts }) => {
       return {
-        queryKey: ['local', id, detail?.at ?? '', settings, mine.map((m) => m.id)],
+        queryKey: ['local', id, detail?.at ?? '', settings, own, mine.map((m) => m.id)],
         queryFn: () =>
-          projectLocally(facts as QueenFacts, settings, new Date().toISOString(), detail?.learned),
+          projectLocally(facts as QueenFacts, settings, new Date().toISOString(), own, detail?.learned),
         enabled: facts !== null,
         networkMode: 'always' as const,
         gcTime: 60_000,

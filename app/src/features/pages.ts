@@ -20,5 +20,8 @@ export { PlacesPage } from '@/features/place/PlacesPage';
 export { LabelsPage } from '@/features/labels/LabelsPage';
 export { ScanPage } from '@/features/labels/ScanPage';
 export { GlossaryPage } from '@/features/glossary/GlossaryPage';
+export { KindsPage } from '@/features/kinds/KindsPage';
+export { KindPage } from '@/features/kinds/KindPage';
+export { OwnKindPage } from '@/features/kinds/OwnKindPage';
 export { RecordsPage } from '@/features/records/RecordsPage';
 export { SettingsPage } from '@/features/settings/SettingsPage';

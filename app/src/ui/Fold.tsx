@@ -6,10 +6,17 @@ import { SPACE, TARGET } from '@/theme/tokens';
 import { Sheet } from './Sheet';
 import { Words } from './Words';
 
+interface FoldProps {
+  title: string;
+  /** Open at first, where there is room for it. */
+  begin?: boolean;
+  children: ReactNode;
+}
+
 /** A part of a page that is opened when it is wanted. */
-export function Fold({ title, children }: { title: string; children: ReactNode }) {
+export function Fold({ title, begin = false, children }: FoldProps) {
   const p = useBurrow();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(begin);
   return (
     <Sheet tight>
       <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.head}>

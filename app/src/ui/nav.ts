@@ -25,6 +25,7 @@ const PART_OF: Record<string, NavPlace> = {
   scan: '/bench',
   places: '/places',
   records: '/records',
+  kinds: '/records',
   cohort: '/records',
   settings: '/records',
   glossary: '/records',

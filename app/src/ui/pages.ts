@@ -23,6 +23,9 @@ export const PAGES = {
   labels: () => pages().then((m) => m.LabelsPage),
   scan: () => pages().then((m) => m.ScanPage),
   glossary: () => pages().then((m) => m.GlossaryPage),
+  kinds: () => pages().then((m) => m.KindsPage),
+  kind: () => pages().then((m) => m.KindPage),
+  ownKind: () => pages().then((m) => m.OwnKindPage),
   records: () => pages().then((m) => m.RecordsPage),
   settings: () => pages().then((m) => m.SettingsPage),
 };

@@ -1,4 +1,4 @@
-import type { Defence, FounderType, KindFigures, Rank, SpeciesProfile } from '@gentle-burrow/core/species';
+import type { Colour, Defence, FounderType, KindFigures, Level } from '@gentle-burrow/core/species';
 
 /** How she founds, in a few words beside her name. */
 export const FOUNDER_WORDS: Record<FounderType, string> = {
@@ -9,8 +9,9 @@ export const FOUNDER_WORDS: Record<FounderType, string> = {
   unknown: 'founding type not known',
 };
 
-/** From which level a figure was taken, before who says so; nothing for the species itself. */
-export const LEVEL_WORDS: Record<Rank, string> = {
+/** From which level a figure was taken, before who says so; nothing for the kind itself. */
+export const LEVEL_WORDS: Record<Level, string> = {
+  own: '',
   species: '',
   genus: 'of her genus; ',
   type: 'of such ants at large; ',
@@ -48,17 +49,30 @@ export const DEFENCE_WORDS: Record<Defence, string> = {
   'stings-badly': 'stings badly',
 };
 
-export function winterWords({ winters, wintersAs, inTheCold }: SpeciesProfile): string {
-  if (!winters.value) return 'no';
-  if (inTheCold.value === 'active') return 'yes, and is active in the cold';
-  return {
-    larvae: 'yes, with larvae',
-    adults: 'yes, without brood',
-    unknown: 'yes; with what brood is not known',
-  }[wintersAs.value];
-}
+export const COLOUR_WORDS: Record<Colour, string> = {
+  black: 'black',
+  brown: 'brown',
+  red: 'reddish',
+  yellow: 'yellow',
+  green: 'green',
+  'two-coloured': 'of two colours',
+};
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+export const TEMPER_WORDS: Record<KindFigures['temper'], string> = {
+  calm: 'calm',
+  quick: 'quick',
+  fierce: 'fierce',
+  shy: 'shy',
+  unknown: 'not known',
+};
+
+export const WINTERS_AS_WORDS: Record<KindFigures['wintersAs'], string> = {
+  larvae: 'larvae',
+  adults: 'no brood',
+  unknown: 'not known',
+};
+
+export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** "Aug, Sep, Oct (in the north)". */
 export const monthsText = (months: readonly number[]): string =>

@@ -11,6 +11,7 @@ export const NAMES = {
   labels: 'Labels',
   readLabel: 'Read a label',
   comparison: 'What they show',
+  kinds: 'Kinds',
   settings: 'Settings',
   words: 'Words',
   visits: 'Visits ahead',

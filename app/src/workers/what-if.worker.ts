@@ -1,11 +1,14 @@
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Instant } from '@gentle-burrow/core/quantity';
+import type { OwnKind } from '@gentle-burrow/core/species';
+import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import { whatIf, type QueenFacts, type WhatIf, type WhatIfAnswer } from '@gentle-burrow/core/view';
 
 export interface WhatIfAbout {
   facts: QueenFacts;
   settings: KeeperSettings;
+  own: readonly OwnKind[];
   learned: Learned;
   now: Instant;
 }
@@ -26,7 +29,7 @@ self.onmessage = (event: MessageEvent<WhatIfAsk>) => {
   }
   if (!about) return;
   const { change, draws } = event.data;
-  const { facts, settings, learned, now } = about;
-  const answer = whatIf(facts, settings, now, change, { draws, learned });
+  const { facts, settings, own, learned, now } = about;
+  const answer = whatIf(facts, settings, now, change, { draws, learned, profileOf: profilesWith(own) });
   self.postMessage({ change, draws, answer } satisfies WhatIfTold);
 };

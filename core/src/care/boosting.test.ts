@@ -1,6 +1,7 @@
 import { ledger } from '../founding';
 import { addDays } from '../quantity';
 import type { Entry } from '../log';
+import { speciesProfile } from '../species/catalogue';
 import { boostFaults, donorFitness, type BoostEnd } from './boosting';
 
 // Who may give brood to whom. Common practice, no source.
@@ -22,7 +23,7 @@ function end(label: string, profileId: string, bodies: [number, object][], sure 
   });
   const known = ledger([intake, ...bodies.map(([day, body]) => entry(day, body))], NOW)[label];
   if (!known) throw new Error('no ledger');
-  return { id: label, label, profileId, known };
+  return { id: label, label, species: speciesProfile(profileId).kin.species, known };
 }
 const n = (count: number) => ({ low: count, high: count });
 const look = (eggs: number, larvae: number, pupae: number, workers: number) => ({

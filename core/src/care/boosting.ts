@@ -1,7 +1,6 @@
 import { BROOD, type Brood, type LossCause } from '../facts';
 import type { QueenLedger } from '../founding';
 import { daysBetween, msOf, type Instant } from '../quantity';
-import { speciesProfile } from '../species/catalogue';
 import { counted, numbered } from '../words';
 import { figure } from './practice';
 
@@ -81,7 +80,8 @@ export interface BoostFault {
 export interface BoostEnd {
   id: string;
   label: string;
-  profileId: string;
+  /** The species of the catalogue; null when it is known less closely. */
+  species: string | null;
   known: QueenLedger;
 }
 
@@ -108,7 +108,7 @@ export function boostFaults(
         `Nobody has named the species of ${which}: brood of another kind is killed, also within a genus. Name it first.`,
       ),
     );
-  } else if (donor.profileId !== recipient.profileId)
+  } else if (donor.species !== recipient.species)
     found.push(
       stop(
         'other',
@@ -151,7 +151,7 @@ export const lostThisSeason = ({ broodLost }: QueenLedger, now: Instant) =>
   broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
 /** Two of one genus may be of two species, and brood of another species is killed. */
-const unknownKind = ({ profileId }: BoostEnd): boolean => speciesProfile(profileId).rank !== 'species';
+const unknownKind = ({ species }: BoostEnd): boolean => species === null;
 const hasWorkers = ({ known }: BoostEnd): boolean => (known.counts.workers?.range.low ?? 0) > 0;
 
 /** No more can be given than was there: what was younger may have grown since it was counted; eggs may have been laid. */

@@ -41,8 +41,12 @@ export { nextWinter, type Likely } from './outlook/later-batches';
 export {
   addEvidence,
   learnedProfile,
+  NOTHING_TAUGHT,
   stageEvidence,
+  taughtOf,
   type KindEvidence,
+  type KinEvidence,
   type Learned,
   type StageEvidence,
+  type Taught,
 } from './learning';

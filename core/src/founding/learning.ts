@@ -132,24 +132,94 @@ export function addEvidence(sum: KindEvidence, part: KindEvidence, sign: 1 | -1 
 }
 
 /**
- * The profile as it stands after the evidence: normal prior on the logarithm of each stage's median, normal evidence,
- * so the posterior is their precision-weighted mean (conjugate normal model, e.g. Gelman et al., Bayesian Data Analysis,
- * 3rd ed., section 2.5). The spread loses what is no longer uncertain about the median.
+ * How much of what is uncertain about a kind's median it shares with the others of its genus: they may all be slower than we
+ * hold them. Prior.
  */
-export function learnedProfile(profile: SpeciesProfile, evidence: KindEvidence): SpeciesProfile {
-  const stages = { ...profile.stages };
+const GENUS_SHARE = 0.5;
+
+/** What the others of a genus say of it: how far off its profiles are, as sums over its kinds, of the natural logarithm. */
+export interface GenusEvidence {
+  n: number;
+  precision: number;
+  weighted: number;
+}
+export type KinEvidence = Partial<Record<Stage, GenusEvidence>>;
+
+/** What the keeper's queens say of a kind: of itself, and of the other kinds of its genus. */
+export interface Taught {
+  own: KindEvidence;
+  kin: KinEvidence;
+}
+export const NOTHING_TAUGHT: Taught = { own: {}, kin: {} };
+
+/**
+ * Sorts what was learned into what is about a kind itself, a copy of its profile among it, and what is about the others of its
+ * genus.
+ * @param profileOf finds the profiles that were learned of
+ */
+export function taughtOf(
+  profile: SpeciesProfile,
+  learned: Learned,
+  profileOf: (id: string) => SpeciesProfile,
+): Taught {
+  const { species, genus } = profile.kin;
+  let own: KindEvidence = {};
+  const kin: KinEvidence = {};
+  for (const [id, evidence] of Object.entries(learned)) {
+    const other = profileOf(id);
+    const same = id === profile.id || (species !== null && other.kin.species === species);
+    // degree-days above another threshold are another measure: then only how far off its profile is tells something
+    if (same && other.thresholdC.value === profile.thresholdC.value) own = addEvidence(own, evidence);
+    else if (genus !== null && other.kin.genus === genus) addKin(kin, other, evidence);
+  }
+  return { own, kin };
+}
+
+function addKin(kin: KinEvidence, other: SpeciesProfile, evidence: KindEvidence): void {
   for (const stage of STAGES) {
     const e = evidence[stage];
     if (!e || e.n < 1 || !(e.precision > 0)) continue;
+    const { mean, own } = spreadsOf(other, stage);
+    const off = e.weighted / e.precision - mean;
+    const precision = 1 / (1 / e.precision + (1 - GENUS_SHARE) * own);
+    const sum = kin[stage] ?? { n: 0, precision: 0, weighted: 0 };
+    kin[stage] = {
+      n: sum.n + e.n,
+      precision: sum.precision + precision,
+      weighted: sum.weighted + precision * off,
+    };
+  }
+}
+
+/**
+ * The profile as it stands after the evidence. A kind's median is off its profile by what its whole genus is off and by what
+ * is its own; both are normal on the logarithm, and so is the evidence, so each posterior is a precision-weighted mean
+ * (hierarchical normal model, e.g. Gelman et al., Bayesian Data Analysis, 3rd ed., sections 2.5 and 5.4). The spread loses what
+ * is no longer uncertain about the median.
+ */
+export function learnedProfile(profile: SpeciesProfile, { own: evidence, kin }: Taught): SpeciesProfile {
+  const stages = { ...profile.stages };
+  for (const stage of STAGES) {
+    const e = usable(evidence[stage]);
+    const g = usable(kin[stage]);
+    if (!e && !g) continue;
     const { mean, own } = spreadsOf(profile, stage);
-    const precision = 1 / own + e.precision;
-    const median = (mean / own + e.weighted) / precision;
+    const ofGenus = 1 / (1 / (GENUS_SHARE * own) + (g?.precision ?? 0));
+    const held = {
+      mean: mean + ofGenus * (g?.weighted ?? 0),
+      variance: ofGenus + (1 - GENUS_SHARE) * own,
+    };
+    const precision = 1 / held.variance + (e?.precision ?? 0);
+    const median = (held.mean / held.variance + (e?.weighted ?? 0)) / precision;
     stages[stage] = {
       ...profile.stages[stage],
       degreeDays: Math.exp(median),
       logSpread: Math.sqrt((1 - MEDIAN_SHARE) * profile.stages[stage].logSpread ** 2 + 1 / precision),
-      source: { kind: 'learned', n: e.n },
+      source: { kind: 'learned', n: e?.n ?? 0, ...(g ? { ofGenus: g.n } : {}) },
     };
   }
   return { ...profile, stages };
 }
+
+const usable = <E extends { n: number; precision: number }>(e: E | undefined): E | null =>
+  e && e.n >= 1 && e.precision > 0 ? e : null;

@@ -10,6 +10,8 @@ export const speciesBeliefSchema = z
     profileId: z.string().min(1).max(80),
     sure: z.enum(CERTAINTIES),
     namedBy,
+    /** The name that was given to her, where it is another than that of the profile: a former one, or a species of the genus. */
+    called: shortText(120, 'The name she was given').optional(),
     others: z
       .array(
         z.object({

@@ -1,7 +1,8 @@
 import { plainText, type Band, type Instant, type Zone } from '../quantity';
 import { MILESTONES } from '../species';
+import { profilesWith } from '../species/catalogue';
 import { learnedFrom, queenView, withoutOwn, type QueenFacts, type QueenView } from '../view';
-import { OUTLOOK_EVENTS } from '../founding';
+import { OUTLOOK_EVENTS, taughtOf } from '../founding';
 import type { Ask, Verdict } from '../care';
 import type { ReadLog } from './read-log';
 
@@ -20,10 +21,11 @@ const DRAWS = 4000;
  */
 export function askLog(log: ReadLog, at: Instant, zone: Zone, draws = DRAWS): Asked {
   const settings = { ...log.settings, zone };
+  const profileOf = profilesWith(log.own);
   const queens = log.queens
     .map((q) => ({ ...q, entries: q.entries.filter((e) => Date.parse(e.at) <= Date.parse(at)) }))
     .filter((q) => q.entries.length > 0);
-  const views = queens.map((q) => queenView(q, settings, at, { draws }));
+  const views = queens.map((q) => queenView(q, settings, at, { draws, profileOf }));
   const lessons = views.map((v) => v.teaches);
   const all = learnedFrom(lessons);
   return {
@@ -31,9 +33,16 @@ export function askLog(log: ReadLog, at: Instant, zone: Zone, draws = DRAWS): As
     queens: queens.map((q, i) => {
       const first = views[i] as QueenView;
       const others = withoutOwn(all, lessons[i] ?? null);
-      const taught =
-        settings.learn && first.species.some(({ profileId }) => (others[profileId] ?? null) !== null);
-      return saidOf(q, taught ? queenView(q, settings, at, { draws, learned: others }) : first, zone);
+      const moved = first.species.some(({ profileId }) => {
+        const { own, kin } = taughtOf(profileOf(profileId), others, profileOf);
+        return Object.keys(own).length + Object.keys(kin).length > 0;
+      });
+      const again = settings.learn && moved;
+      return saidOf(
+        q,
+        again ? queenView(q, settings, at, { draws, profileOf, learned: others }) : first,
+        zone,
+      );
     }),
   };
 }

@@ -128,19 +128,26 @@ function taxon(belief: SpeciesBelief, profileOf: (id: string) => SpeciesProfile)
     order: 'Hymenoptera',
     family: 'Formicidae',
   };
-  const name = (id: string) => profileOf(id).name;
+  // an own profile is the keeper's word for a kind of the catalogue, which goes out
+  const accepted = (id: string): string => {
+    const { name, copiedOf } = profileOf(id);
+    return copiedOf === null ? name : profileOf(copiedOf).name;
+  };
   const { rank } = profileOf(belief.profileId);
   const known = rank !== 'type';
   const others = belief.others ?? [];
   return {
     ...higher,
-    scientificName: known ? name(belief.profileId) : 'Formicidae',
+    scientificName: known ? accepted(belief.profileId) : 'Formicidae',
     taxonRank: known ? rank : 'family',
     identificationQualifier: known && (belief.sure !== 'certain' || others.length > 0) ? 'cf.' : '',
-    verbatimIdentification: known ? `${name(belief.profileId)} (${belief.sure})` : '',
+    // as she was called, also by a former name; the scientific name is the one that holds today
+    verbatimIdentification: known
+      ? `${belief.called ?? profileOf(belief.profileId).name} (${belief.sure})`
+      : (belief.called ?? ''),
     identifiedBy: belief.namedBy ?? '',
     identificationRemarks: others
-      .map((o) => `${name(o.profileId)} ${Math.round(o.share * 100)} %`)
+      .map((o) => `${accepted(o.profileId)} ${Math.round(o.share * 100)} %`)
       .join('; '),
   };
 }

@@ -8,6 +8,7 @@ import {
   stockMoveSchema,
 } from '../facts';
 import { entrySchema } from '../log';
+import { ownKindSchema } from '../species/own';
 
 /** Everything that is stored: what the keeper wrote, one fact a line of the export. All else is derived. */
 export const factSchema = z.discriminatedUnion(
@@ -19,11 +20,12 @@ export const factSchema = z.discriminatedUnion(
     z.object({ fact: z.literal('entry'), value: entrySchema }),
     z.object({ fact: z.literal('stock-item'), value: stockItemSchema }),
     z.object({ fact: z.literal('stock-move'), value: stockMoveSchema }),
+    z.object({ fact: z.literal('own-kind'), value: ownKindSchema }),
     z.object({ fact: z.literal('settings'), value: settingsSchema }),
   ],
   {
     error:
-      'It is no fact that is known here. Each line says "fact": place, home, queen, entry, stock-item, stock-move or settings.',
+      'It is no fact that is known here. Each line says "fact": place, home, queen, entry, stock-item, stock-move, own-kind or settings.',
   },
 );
 export type Fact = z.infer<typeof factSchema>;

@@ -1,12 +1,15 @@
 import { DEFAULT_SETTINGS, type KeeperSettings } from '../facts';
 import { corrected, isWithdrawn, placeIdNow, type Entry } from '../log';
 import { InputError } from '../quantity';
+import type { OwnKind } from '../species';
 import type { QueenFacts } from '../view';
 import { factSchema, type Fact } from './fact';
 
 /** A log as it was exported, put together again. */
 export interface ReadLog {
   settings: KeeperSettings;
+  /** Profiles of the keeper's own. */
+  own: OwnKind[];
   /** In the order of their names. */
   queens: QueenFacts[];
 }
@@ -41,28 +44,33 @@ export function logOf(facts: readonly Fact[]): ReadLog {
   const places = lastOfEach(facts.flatMap((f) => (f.fact === 'place' ? [f.value] : [])));
   const homes = lastOfEach(facts.flatMap((f) => (f.fact === 'home' ? [f.value] : [])));
   const queens = lastOfEach(facts.flatMap((f) => (f.fact === 'queen' ? [f.value] : [])));
+  const own = lastOfEach(facts.flatMap((f) => (f.fact === 'own-kind' ? [f.value] : [])));
   const settings = facts.flatMap((f) => (f.fact === 'settings' ? [f.value] : [])).at(-1) ?? DEFAULT_SETTINGS;
   const entries = new Map<string, Map<string, Entry>>();
   for (const f of facts) {
     if (f.fact !== 'entry') continue;
-    const own = entries.get(f.value.queenId) ?? new Map<string, Entry>();
-    own.set(f.value.id, f.value);
-    entries.set(f.value.queenId, own);
+    const hers = entries.get(f.value.queenId) ?? new Map<string, Entry>();
+    hers.set(f.value.id, f.value);
+    entries.set(f.value.queenId, hers);
   }
   for (const id of entries.keys())
     if (!queens.has(id))
       throw new InputError('queenId', `There are entries about a queen (${id}) who is not in the log.`);
   const whole = [...queens.values()].flatMap((written): QueenFacts[] => {
-    const own = [...(entries.get(written.id)?.values() ?? [])];
-    if (isWithdrawn(own)) return [];
+    const hers = [...(entries.get(written.id)?.values() ?? [])];
+    if (isWithdrawn(hers)) return [];
     const first = homes.get(written.homeId);
     if (!first) throw new InputError('homeId', `The home of ${written.label} is not in the log.`);
-    const { queen, home } = corrected({ queen: written, home: first, entries: own });
-    const place = places.get(placeIdNow(queen, own));
+    const { queen, home } = corrected({ queen: written, home: first, entries: hers });
+    const place = places.get(placeIdNow(queen, hers));
     if (!place) throw new InputError('placeId', `The place of ${queen.label} is not in the log.`);
-    return [{ queen, home, place, places: [...places.values()], entries: own }];
+    return [{ queen, home, place, places: [...places.values()], entries: hers }];
   });
-  return { settings, queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)) };
+  return {
+    settings,
+    own: [...own.values()],
+    queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)),
+  };
 }
 
 const lastOfEach = <T extends { id: string }>(values: readonly T[]): Map<string, T> =>

@@ -5,10 +5,20 @@ type Value<F extends { value: unknown }> = Pick<F, 'value'>;
 /** What a list, a picker or a drawing needs of a kind: its names and what is seen of it. The rest is in its profile. */
 export interface KindCard extends Pick<
   SpeciesProfile,
-  'id' | 'rank' | 'name' | 'plainName' | 'climate' | 'regions' | 'status' | 'differs' | 'cautions'
+  | 'id'
+  | 'rank'
+  | 'name'
+  | 'plainName'
+  | 'kin'
+  | 'copiedOf'
+  | 'climate'
+  | 'regions'
+  | 'status'
+  | 'differs'
+  | 'cautions'
 > {
-  /** The genus of a species. */
-  genusId: string | null;
+  /** An own profile that was put away. */
+  retired: boolean;
   /** Former and everyday names, its plain name too. */
   otherNames: readonly string[];
   founder: Pick<SpeciesProfile['founder'], 'value' | 'source'>;
@@ -18,6 +28,8 @@ export interface KindCard extends Pick<
   pupae: Value<SpeciesProfile['pupae']>;
   flightMonths: Value<SpeciesProfile['flightMonths']>;
   diet: Value<SpeciesProfile['diet']>;
+  colours: Value<SpeciesProfile['colours']>;
+  waist: Value<SpeciesProfile['waist']>;
 }
 
 /** What a drawing needs of a kind. */

@@ -12,12 +12,14 @@ export const KIND_CARDS: readonly KindCard[] = KINDS.map((kind): KindCard => {
     rank: p.rank,
     name: p.name,
     plainName: p.plainName,
+    kin: p.kin,
+    copiedOf: p.copiedOf,
+    retired: false,
     climate: p.climate,
     regions: p.regions,
     status: p.status,
     differs: p.differs,
     cautions: p.cautions,
-    genusId: kind.rank === 'species' ? kind.parentId : null,
     otherNames: [...kind.plainNames, ...kind.synonyms],
     founder: { value: p.founder.value, source: p.founder.source },
     queenLengthMm: valueOf(p.queenLengthMm),
@@ -26,5 +28,7 @@ export const KIND_CARDS: readonly KindCard[] = KINDS.map((kind): KindCard => {
     pupae: valueOf(p.pupae),
     flightMonths: valueOf(p.flightMonths),
     diet: valueOf(p.diet),
+    colours: valueOf(p.colours),
+    waist: valueOf(p.waist),
   };
 }).sort((a, b) => Number(a.rank === 'type') - Number(b.rank === 'type') || a.name.localeCompare(b.name));

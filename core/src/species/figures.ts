@@ -17,6 +17,9 @@ export interface Span {
 export type Defence =
   'none' | 'bites' | 'smears' | 'sprays-acid' | 'stings-weakly' | 'stings' | 'stings-badly';
 
+export const COLOURS = ['black', 'brown', 'red', 'yellow', 'green', 'two-coloured'] as const;
+export type Colour = (typeof COLOURS)[number];
+
 /** Every figure by which a kind is reckoned, by name. Lengths mm, temperatures °C, times days. */
 export interface KindFigures {
   founder: FounderType;
@@ -26,6 +29,10 @@ export interface KindFigures {
   workerHeadMm: Span;
   /** Inside diameters that suit her. */
   boreMm: Span;
+  /** Every colour that a queen may have; none when not known. */
+  colours: readonly Colour[];
+  /** Between the middle of the body and the gaster: one node or two. */
+  waist: 'one node' | 'two nodes' | 'unknown';
   bestTempC: Span;
   pupae: 'naked' | 'in cocoons' | 'unknown';
   /** Workers of the first batch. */
@@ -72,6 +79,8 @@ export const FIGURE_UNITS: Record<FigureId, string | null> = {
   workerLengthMm: 'mm',
   workerHeadMm: 'mm',
   boreMm: 'mm',
+  colours: null,
+  waist: null,
   bestTempC: '°C',
   pupae: null,
   firstBatch: 'workers',
@@ -100,8 +109,20 @@ export const FIGURE_UNITS: Record<FigureId, string | null> = {
 };
 export const FIGURE_IDS = Object.keys(FIGURE_UNITS) as FigureId[];
 
+/** How loosely a kind is held: reckoned by level, never measured by a keeper. */
+const LOOSENESS = ['layingLogSpread', 'stageLogSpread', 'queenLogSpread', 'slowLaying'] as const;
+/** What a keeper can say of a kind. */
+export type OwnFigureId = Exclude<FigureId, (typeof LOOSENESS)[number]>;
+export const OWN_FIGURE_IDS = FIGURE_IDS.filter(
+  (id): id is OwnFigureId => !(LOOSENESS as readonly FigureId[]).includes(id),
+);
+
 export const RANKS = ['species', 'genus', 'type'] as const;
 export type Rank = (typeof RANKS)[number];
+
+/** Where a figure can be from: the keeper's own profile, or a level of the catalogue. */
+export const LEVELS = ['own', ...RANKS] as const;
+export type Level = (typeof LEVELS)[number];
 
 export const REGIONS = ['Europe', 'Asia', 'Africa', 'North America', 'South America', 'Australia'] as const;
 export type Region = (typeof REGIONS)[number];
@@ -134,6 +155,8 @@ export interface KindRecord {
   /** What can hurt the keeper or the ants, beside what follows from her defence. */
   notes: readonly string[];
   figures: { readonly [K in FigureId]?: Figure<KindFigures[K]> };
+  /** Not of the catalogue: the keeper's own. */
+  own?: true;
 }
 
 /** What a queen is taken for of whom nothing is known. */

@@ -1,5 +1,6 @@
 import { KINDS } from './kinds';
 import { UNKNOWN_ID, type KindRecord, type Rank } from './figures';
+import type { OwnKind } from './own-kind';
 import type { SpeciesProfile } from './profile';
 import { resolved } from './resolve';
 
@@ -23,6 +24,43 @@ export function speciesProfile(id: string): SpeciesProfile {
   const profile = resolved(chainOf(kind));
   profiles.set(id, profile);
   return profile;
+}
+
+/** A keeper's own profile as a record like those of the catalogue. */
+function ownRecord(own: OwnKind, copied: KindRecord): KindRecord {
+  const figures = Object.fromEntries(
+    Object.entries(own.figures).map(([id, { value, says }]) => [
+      id,
+      { value, source: { kind: 'keeper', says } },
+    ]),
+  ) as KindRecord['figures'];
+  const { rank, typeId, regions, status } = copied;
+  return {
+    ...{ id: own.id, name: own.name, rank, parentId: copied.id, typeId, regions, status, figures },
+    ...{ plainNames: [], synonyms: [], differs: null, notes: [], own: true },
+  };
+}
+
+/** The kind of the catalogue that was copied; if this catalogue does not have it, what is nearest to its name. */
+const copiedKind = (own: OwnKind): KindRecord =>
+  byId.get(own.copiedOf) ?? type(resolveKind(own.copiedName).id);
+
+/** Looks up profiles, the keeper's own among them; "unknown, temperate" for an id that is neither. */
+export type ProfileOf = (id: string) => SpeciesProfile;
+export function profilesWith(own: readonly OwnKind[]): ProfileOf {
+  if (own.length === 0) return speciesProfile;
+  const mine = new Map(own.map((k) => [k.id, k]));
+  const made = new Map<string, SpeciesProfile>();
+  return (id) => {
+    const known = made.get(id);
+    if (known) return known;
+    const kind = mine.get(id);
+    if (!kind) return speciesProfile(id);
+    const copied = copiedKind(kind);
+    const profile = resolved([ownRecord(kind, copied), ...chainOf(copied)]);
+    made.set(id, profile);
+    return profile;
+  };
 }
 
 export const isKind = (id: string): boolean => byId.has(id);

@@ -1,4 +1,4 @@
-import type { Differs, FigureId, KindFigures, Rank, Region, Status } from './figures';
+import type { Differs, FigureId, KindFigures, Level, Rank, Region, Status } from './figures';
 import type { Figure } from './provenance';
 
 /** What has to be got through before the next thing is seen: waiting to lay, then egg, larva and pupa. */
@@ -11,7 +11,7 @@ export type Milestone = (typeof MILESTONES)[number];
 
 /** A figure of a profile: with the level from which it was taken. */
 export interface KindFigure<T> extends Figure<T> {
-  level: Rank;
+  level: Level;
 }
 
 /**
@@ -28,7 +28,13 @@ export interface StageWarmth {
   logSpread: number;
   /** Of the days; the limits have sources of their own among the figures. */
   source: Figure<number>['source'];
-  level: Rank;
+  level: Level;
+}
+
+/** Who is of one species, and who of one genus. */
+export interface Kin {
+  species: string | null;
+  genus: string | null;
 }
 
 /** A kind as it is reckoned with: every figure filled in, each with who says so and from which level it is. */
@@ -39,6 +45,8 @@ export interface SpeciesProfile extends Pick<
   | 'workerLengthMm'
   | 'workerHeadMm'
   | 'boreMm'
+  | 'colours'
+  | 'waist'
   | 'bestTempC'
   | 'pupae'
   | 'firstBatch'
@@ -61,8 +69,12 @@ export interface SpeciesProfile extends Pick<
 > {
   id: string;
   rank: Rank;
-  /** Latin name, or a description for the unknown. */
+  /** Latin name, or a description for the unknown; the keeper's name for an own profile. */
   name: string;
+  /** The species and the genus of the catalogue that it is, or is a copy of; null where it is known less closely. */
+  kin: Kin;
+  /** The kind that an own profile is a copy of; null for one of the catalogue. */
+  copiedOf: string | null;
   plainName: string;
   climate: 'temperate' | 'tropical';
   stages: Record<Stage, StageWarmth>;

@@ -5,7 +5,10 @@ export type Provenance =
   | { kind: 'practice' }
   /** Our own assumption, with a wide spread, to be corrected by the log. */
   | { kind: 'prior'; why: string }
-  | { kind: 'learned'; n: number };
+  /** From the keeper's queens: of this kind, and others of its genus. */
+  | { kind: 'learned'; n: number; ofGenus?: number }
+  /** The keeper's own figure, and who says so. */
+  | { kind: 'keeper'; says: string };
 
 export interface Figure<T> {
   value: T;
@@ -15,7 +18,7 @@ export interface Figure<T> {
 export const practice = <T>(value: T): Figure<T> => ({ value, source: { kind: 'practice' } });
 export const prior = <T>(value: T, why: string): Figure<T> => ({ value, source: { kind: 'prior', why } });
 
-/** "common practice, no source", "prior: …", "published: …" or "learned from your log (n=3)". */
+/** "common practice, no source", "prior: …", "published: …", "learned from your log (n=3)" or "your own figure: …". */
 export function provenanceText(source: Provenance): string {
   switch (source.kind) {
     case 'published':
@@ -25,6 +28,10 @@ export function provenanceText(source: Provenance): string {
     case 'prior':
       return `prior: ${source.why}`;
     case 'learned':
-      return `learned from your log (n=${source.n})`;
+      return source.ofGenus
+        ? `learned from your log (n=${source.n}, and ${source.ofGenus} of other kinds of the genus)`
+        : `learned from your log (n=${source.n})`;
+    case 'keeper':
+      return `your own figure: ${source.says}`;
   }
 }

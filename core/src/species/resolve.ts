@@ -1,40 +1,32 @@
+import { CAUTION_OF } from './cautions';
 import { headsOf } from './head';
 import {
   FIGURE_IDS,
-  type Defence,
   type FigureId,
   type KindFigures,
   type KindRecord,
+  type Level,
   type Span,
 } from './figures';
 import { STAGES, type KindFigure, type SpeciesProfile, type Stage, type StageWarmth } from './profile';
 import { prior } from './provenance';
 
-const REFERENCE_C = 25;
+/** Days of development are told for this warmth. */
+export const REFERENCE_C = 25;
 
+const OF_A_SPECIES = { laying: 0.8, stage: 0.22, queen: 0.18 };
 /**
  * How far kinds lie apart on a level, as standard deviations of the natural logarithm, where nothing else is said. What is
  * taken from a genus or a type is wider, for the kinds below it differ too. Priors.
  */
 export const LEVEL_SPREADS = {
-  species: { laying: 0.8, stage: 0.22, queen: 0.18 },
+  // a keeper's own figure is about one species, and held no tighter than the catalogue's
+  own: OF_A_SPECIES,
+  species: OF_A_SPECIES,
   genus: { laying: 0.9, stage: 0.27, queen: 0.25 },
   type: { laying: 1, stage: 0.35, queen: 0.3 },
 } as const;
 
-const STING =
-  'She and her workers sting. Stings can cause severe allergic reactions: know your emergency number, do not handle alone.';
-/** What each way of defence asks of whoever opens her home; nothing where it hurts nobody. */
-const CAUTION: Record<Defence, string | null> = {
-  none: null,
-  bites: null,
-  smears: 'Smears an irritant from a raised gaster and escapes through very small gaps.',
-  'sprays-acid':
-    'Sprays acid when disturbed. Keep your eyes and face away from the open tube and give any box good ventilation.',
-  'stings-weakly': 'Workers can sting weakly.',
-  stings: STING,
-  'stings-badly': `${STING} Hers hurts badly.`,
-};
 const STATUS = {
   invasive:
     'Spreads where it does not belong; keeping or moving it is forbidden in many countries. Ask your authority first, keep it escape-proof, and never let any out.',
@@ -55,6 +47,8 @@ const BORES: readonly { upToMm: number; bore: Span }[] = [
 const boreFor = ({ high }: Span): Span =>
   (BORES.find((b) => high <= b.upToMm) ?? (BORES[BORES.length - 1] as (typeof BORES)[number])).bore;
 
+const levelOf = (kind: KindRecord): Level => (kind.own ? 'own' : kind.rank);
+
 type Taken = { [K in FigureId]: KindFigure<KindFigures[K]> };
 
 /**
@@ -70,7 +64,7 @@ export function resolved(chain: readonly KindRecord[]): SpeciesProfile {
     FIGURE_IDS.flatMap((id) => {
       const from = chain[depth(id)];
       const figure = from?.figures[id];
-      return from && figure ? [[id, { ...figure, level: from.rank }]] : [];
+      return from && figure ? [[id, { ...figure, level: levelOf(from) }]] : [];
     }),
   ) as unknown as Taken;
   // a tube for a queen of her own length is closer than one for the middle of her genus
@@ -95,7 +89,7 @@ export function resolved(chain: readonly KindRecord[]): SpeciesProfile {
   ) as Record<Stage, StageWarmth>;
   const slowest = Math.max(...(['eggDays', 'larvaDays', 'pupaDays'] as const).map(depth));
   if (depth('queenLogSpread') > slowest) {
-    const level = (chain[slowest] as KindRecord).rank;
+    const level = levelOf(chain[slowest] as KindRecord);
     taken.queenLogSpread = { ...taken.queenLogSpread, value: LEVEL_SPREADS[level].queen, level };
   }
   const { layingDays: _1, eggDays: _2, larvaDays: _3, pupaDays: _4, ...rest } = taken;
@@ -105,13 +99,20 @@ export function resolved(chain: readonly KindRecord[]): SpeciesProfile {
     id: kind.id,
     rank: kind.rank,
     name: kind.name,
+    kin: {
+      species: chain.find((k) => k.rank === 'species' && !k.own)?.id ?? null,
+      genus: chain.find((k) => k.rank === 'genus' && !k.own)?.id ?? null,
+    },
+    copiedOf: kind.own ? kind.parentId : null,
     plainName: chain.find((k) => k.plainNames.length > 0)?.plainNames[0] ?? '',
     climate: type.id === 'unknown-tropical' ? 'tropical' : 'temperate',
     stages,
     regions: kind.regions,
     status: kind.status,
-    differs: taken.founder.level === 'species' ? null : (chain.find((k) => k.differs)?.differs ?? null),
-    cautions: cautionsOf(taken.defence.value, chain),
+    differs: ['own', 'species'].includes(taken.founder.level)
+      ? null
+      : (chain.find((k) => k.differs)?.differs ?? null),
+    cautions: cautionsOf(chain),
   };
 }
 
@@ -129,7 +130,7 @@ function stageOf(
   const logSpread =
     depth(spreadId) <= at
       ? taken[spreadId].value
-      : LEVEL_SPREADS[(chain[at] as KindRecord).rank][stage === 'laying' ? 'laying' : 'stage'];
+      : LEVEL_SPREADS[levelOf(chain[at] as KindRecord)][stage === 'laying' ? 'laying' : 'stage'];
   const { source } = days;
   return {
     thresholdC,
@@ -145,10 +146,17 @@ function stageOf(
   };
 }
 
-/** From her defence, her law, and what is said of her or, where nothing is, of her genus. */
-function cautionsOf(defence: Defence, chain: readonly KindRecord[]): string[] {
+/**
+ * From her defence, her law, and what is said of her or, where nothing is, of her genus. A keeper's own figure adds a caution
+ * and takes none away.
+ */
+function cautionsOf(chain: readonly KindRecord[]): string[] {
+  const catalogue = chain.filter((k) => !k.own);
+  const said = [...chain.filter((k) => k.own), catalogue.find((k) => k.figures.defence)].flatMap(
+    (k) => k?.figures.defence?.value ?? [],
+  );
   const notes = chain.flatMap((k) => k.notes);
   const status = chain[0]?.status;
-  const caution = CAUTION[defence];
-  return [...(caution ? [caution] : []), ...(status ? [STATUS[status]] : []), ...notes];
+  const cautions = said.flatMap((defence) => CAUTION_OF[defence] ?? []);
+  return [...new Set(cautions), ...(status ? [STATUS[status]] : []), ...notes];
 }

@@ -3,7 +3,9 @@ import {
   emptyLedger,
   learnedProfile,
   ledger,
+  NOTHING_TAUGHT,
   stageEvidence,
+  taughtOf,
   type KindEvidence,
   type Learned,
   type QueenLedger,
@@ -63,7 +65,13 @@ export interface Basis {
   waking: Instant | null;
   thermometerErrorC: number;
   teaches: Lesson;
-  learnedFrom: number;
+  learnedFrom: LearnedFrom;
+}
+
+/** Finished stages of the keeper's other queens that moved an outlook: the most for any stage, of her kind and of its genus. */
+export interface LearnedFrom {
+  kind: number;
+  genus: number;
 }
 
 /** A guess or a likely name leaves more room: spreads are so many times as wide. Priors. */
@@ -80,11 +88,13 @@ export function basisOf(
   const stays = staysOf(known, queen, places, place);
   const stood = temperatureOfStays(stays);
   const sure = known.species?.sure ?? 'guess';
-  let from = 0;
+  const from: LearnedFrom = { kind: 0, genus: 0 };
   const kinds = speciesWeights(known.species).map((w) => {
-    const others = settings.learn ? (learned[w.profileId] ?? {}) : {};
-    from = Math.max(from, ...Object.values(others).map((e) => e.n));
-    return { ...w, profile: looser(learnedProfile(profileOf(w.profileId), others), LOOSER[sure]) };
+    const profile = profileOf(w.profileId);
+    const taught = settings.learn ? taughtOf(profile, learned, profileOf) : NOTHING_TAUGHT;
+    from.kind = Math.max(from.kind, ...Object.values(taught.own).map((e) => e.n));
+    from.genus = Math.max(from.genus, ...Object.values(taught.kin).map((e) => e.n));
+    return { ...w, profile: looser(learnedProfile(profile, taught), LOOSER[sure]) };
   });
   const likeliest = kinds.reduce((a, k) => (k.weight > a.weight ? k : a));
   const { temperature, waking } = withWaking(stood, likeliest.profile, settings.hemisphere, now);

@@ -19,6 +19,7 @@ import {
   knownOf,
   seedOf,
   type Basis,
+  type LearnedFrom,
   type Lesson,
   type QueenFacts,
   type ViewOptions,
@@ -33,8 +34,8 @@ export interface QueenView {
   founder: FounderBelief | null;
   /** What her own finished stages say of her kind, for the others; null when her species is a guess. */
   teaches: Lesson;
-  /** Finished stages of other queens of her kind that moved this outlook: the most for any stage. */
-  learnedFrom: number;
+  /** Finished stages of other queens that moved this outlook. */
+  learnedFrom: LearnedFrom;
   /** How warm she stands now, °C. */
   tempC: number;
   /** What is joined to what, and who lives where. */
@@ -66,7 +67,7 @@ export function queenView(
     species: [],
     founder: null,
     teaches: null,
-    learnedFrom: 0,
+    learnedFrom: { kind: 0, genus: 0 },
     tempC: temperatureAt(placeTemperature(place), now),
     housing: home,
     part: partOf(home, home.home)?.part ?? facts.home,

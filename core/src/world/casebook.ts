@@ -10,7 +10,9 @@ import { usualBody } from '../housing';
 import { entrySchema, type Entry } from '../log';
 import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
+import type { SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
+import { ownKindSchema } from '../species/own';
 import { usualTube } from '../tube';
 
 /** One situation as a keeper writes it down: what was logged, a moment, and what must and must not be said. */
@@ -22,6 +24,8 @@ export interface Situation {
   at: number | string;
   species?: string;
   sure?: 'certain' | 'likely' | 'guess';
+  /** She has a profile of the keeper's own: a copy of her species with these figures. */
+  own?: Record<string, unknown>;
   /** More that was written at intake, as in the export. */
   intake?: Record<string, unknown>;
   place?: Record<string, unknown>;
@@ -94,6 +98,7 @@ const OTHER_PLACE = '018f0000-0000-7000-8000-000000000004';
 const TUBE = '018f0000-0000-7000-8000-000000000003';
 const FRESH = '018f0000-0000-7000-8000-000000000005';
 const READY = '018f0000-0000-7000-8000-000000000006';
+const OWN_KIND = '018f0000-0000-7000-8000-000000000008';
 const OTHER_QUEEN = '018f0000-0000-7000-8000-000000000007';
 const EVENING = 18.5 / 24;
 const FIRST_DAY = '2026-05-01';
@@ -107,10 +112,12 @@ export function factsOf(s: Situation): Fact[] {
     const at = addDays(zero, day);
     return entrySchema.parse({ ...body, id: id(), queenId: QUEEN, at, loggedAt: at });
   };
-  const species = { profileId: s.species ?? 'tetramorium-immigrans', sure: s.sure ?? 'certain' };
-  const place = { name: 'Drawer', tempC: bestOf(species.profileId), roomRelHumidity: 0.5, ...s.place };
+  const kind = speciesProfile(s.species ?? 'tetramorium-immigrans');
+  const species = { profileId: s.own ? OWN_KIND : kind.id, sure: s.sure ?? 'certain' };
+  const place = { name: 'Drawer', tempC: bestOf(kind), roomRelHumidity: 0.5, ...s.place };
   const facts: Fact[] = [
     { fact: 'settings', value: settingsSchema.parse({ ...DEFAULT_SETTINGS, zone: UTC, ...s.settings }) },
+    ...(s.own ? [ownKind(kind, s.own, zero)] : []),
     { fact: 'place', value: placeSchema.parse({ id: PLACE, ...place }) },
     {
       fact: 'home',
@@ -188,10 +195,21 @@ function homeOf({
   return null;
 }
 
-const bestOf = (id: string): number => {
-  const { low, high } = speciesProfile(id).bestTempC.value;
-  return Math.round((low + high) / 2);
-};
+const bestOf = ({ bestTempC: { value } }: SpeciesProfile): number => Math.round((value.low + value.high) / 2);
+
+const ownKind = (copied: SpeciesProfile, figures: Record<string, unknown>, at: Instant): Fact => ({
+  fact: 'own-kind',
+  value: ownKindSchema.parse({
+    id: OWN_KIND,
+    name: 'Hers',
+    copiedOf: copied.id,
+    copiedName: copied.name,
+    figures: Object.fromEntries(
+      Object.entries(figures).map(([id, value]) => [id, { value, says: 'the keeper' }]),
+    ),
+    changedAt: at,
+  }),
+});
 
 function bodyOf(look: Line['look'], body: Record<string, unknown>): object {
   if (Array.isArray(look)) {

@@ -1,8 +1,9 @@
 import type { BodyHome, HomePart, Spot, StockItem, StockMove, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
-import type { KindRecord } from '@gentle-burrow/core/species';
+import type { KindRecord, OwnKind } from '@gentle-burrow/core/species';
 import { sql } from 'drizzle-orm';
 import {
+  boolean,
   check,
   customType,
   doublePrecision,
@@ -20,10 +21,12 @@ const moment = (name: string) => timestamp(name, { withTimezone: true, precision
 
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
+/** All that a queen can be named by: the catalogue, brought up to date at each start, and the keeper's own, which never are. */
 export const speciesProfiles = pgTable('species_profiles', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
-  profile: jsonb('profile').$type<KindRecord>().notNull(),
+  profile: jsonb('profile').$type<KindRecord | OwnKind>().notNull(),
+  own: boolean('own').notNull().default(false),
 });
 
 export const places = pgTable('places', {

@@ -10,6 +10,7 @@ import {
 import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
 import { LEFT_DAYS } from '@gentle-burrow/core/housing';
 import { addDays, type Instant } from '@gentle-burrow/core/quantity';
+import type { OwnKind } from '@gentle-burrow/core/species';
 import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
 import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
@@ -123,6 +124,16 @@ export class Store {
     return rows.map(toPlace);
   }
 
+  /** The keeper's own profiles, by name. */
+  async ownKinds(): Promise<OwnKind[]> {
+    const rows = await this.open.db
+      .select({ kind: t.speciesProfiles.profile })
+      .from(t.speciesProfiles)
+      .where(eq(t.speciesProfiles.own, true))
+      .orderBy(asc(t.speciesProfiles.name));
+    return rows.map((r) => r.kind as OwnKind);
+  }
+
   async settings(): Promise<KeeperSettings> {
     const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'keeper'));
     // what an older version did not ask is filled in
@@ -203,6 +214,7 @@ export class Store {
   /** Every fact, places and homes before queens, queens before entries, so that they can be read back in this order. */
   async *allFacts(): AsyncGenerator<Fact> {
     yield { fact: 'settings', value: await this.settings() };
+    for (const value of await this.ownKinds()) yield { fact: 'own-kind', value };
     for (const value of await this.places()) yield { fact: 'place', value };
     for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toHome(row) };
     const queens = await this.queens();

@@ -37,6 +37,14 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     const row = { ...q, createdAt: new Date(q.createdAt) };
     await tx.insert(t.queens).values(row).onConflictDoUpdate({ target: t.queens.id, set: row });
   }
+  for (const k of lastOfEach(of('own-kind'))) {
+    if (isKind(k.id)) throw new Refusal('id-taken', undefined, 'id');
+    const row = { id: k.id, name: k.name, profile: k, own: true };
+    await tx
+      .insert(t.speciesProfiles)
+      .values(row)
+      .onConflictDoUpdate({ target: t.speciesProfiles.id, set: row });
+  }
   for (const i of lastOfEach(of('stock-item'))) {
     await tx.insert(t.stockItems).values(i).onConflictDoUpdate({ target: t.stockItems.id, set: i });
   }
@@ -86,6 +94,7 @@ async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Written> {
   await checkQueens(tx, fresh);
   await checkPlaces(tx, fresh);
   await checkAmended(tx, fresh);
+  await checkSpecies(tx, fresh);
   // amended entries before their amendments
   const ordered = [...fresh].sort((a, b) => Number(a.kind === 'amendment') - Number(b.kind === 'amendment'));
   for (let i = 0; i < ordered.length; i += ROWS_PER_INSERT) {
@@ -107,11 +116,18 @@ function toRow(e: Entry): typeof t.entries.$inferInsert {
   };
 }
 
-/** The first species that an entry names; every one that it names must be known. */
-function speciesOf(e: Entry): string | null {
-  const { species = [] } = referencesOf(e);
-  if (species.some((id) => !isKind(id))) throw new Refusal('no-such-species', undefined, 'species');
-  return species[0] ?? null;
+/** The first species that an entry names. */
+const speciesOf = (e: Entry): string | null => referencesOf(e).species?.[0] ?? null;
+
+/** Every species that is named must be known: of the catalogue, or the keeper's own. */
+async function checkSpecies(tx: Tx, fresh: readonly Entry[]): Promise<void> {
+  const wanted = new Set(fresh.flatMap((e) => referencesOf(e).species ?? []).filter((id) => !isKind(id)));
+  if (wanted.size === 0) return;
+  const found = await tx
+    .select({ id: t.speciesProfiles.id })
+    .from(t.speciesProfiles)
+    .where(inArray(t.speciesProfiles.id, [...wanted]));
+  if (found.length < wanted.size) throw new Refusal('no-such-species', undefined, 'species');
 }
 
 async function storedEntries(tx: Tx, ids: string[]): Promise<Map<string, Entry>> {

@@ -1,6 +1,8 @@
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
 import type { Instant } from '@gentle-burrow/core/quantity';
+import type { OwnKind, SpeciesProfile } from '@gentle-burrow/core/species';
+import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import {
   queenView,
   shelfRow,
@@ -14,6 +16,8 @@ import {
 export interface ProjectTask {
   facts: QueenFacts[];
   settings: KeeperSettings;
+  /** The keeper's own profiles. */
+  own: readonly OwnKind[];
   now: Instant;
   draws: number;
   /** For each queen, what the others say of their kinds. */
@@ -25,15 +29,25 @@ export interface ProjectTask {
 export type Projected<W extends ProjectTask['want'] = ProjectTask['want']> = {
   holdsUntil: Instant;
   teaches: QueenView['teaches'];
-  /** Kinds she may be. */
-  kinds: string[];
+  /** Whose lessons move her: each genus that she may be of, or the kind itself where it is of none. */
+  learnsFrom: string[];
 } & (W extends 'views' ? { view: QueenView } : { row: ShelfRow });
 
-export function project({ facts, settings, now, draws, want, learned }: ProjectTask): Projected[] {
+/** Within it what one queen teaches moves the others: her genus, or the kind alone where it is of none. */
+export const circleOf = ({ id, kin }: SpeciesProfile): string => kin.genus ?? id;
+
+export function project({ facts, settings, own, now, draws, want, learned }: ProjectTask): Projected[] {
+  const profileOf = profilesWith(own);
   return facts.map((one, i) => {
-    const view = queenView(one, settings, now, { draws, learned: learned[i] ?? {}, later: want === 'views' });
+    const view = queenView(one, settings, now, {
+      draws,
+      learned: learned[i] ?? {},
+      later: want === 'views',
+      profileOf,
+    });
     const holdsUntil = viewHoldsUntil(view, now);
-    const about = { holdsUntil, teaches: view.teaches, kinds: view.species.map((k) => k.profileId) };
+    const learnsFrom = [...new Set(view.species.map((k) => circleOf(profileOf(k.profileId))))];
+    const about = { holdsUntil, teaches: view.teaches, learnsFrom };
     return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view) };
   });
 }

@@ -149,7 +149,7 @@ test('finished stages of one queen move the outlook of her sisters, not her own,
     return { from: view?.learnedFrom, p50: view?.outlook?.events.larvae.band.p50 as string };
   };
   const before = await workers(sister.queen.id);
-  expect(before.from).toBe(0);
+  expect(before.from).toEqual({ kind: 0, genus: 0 });
   await store.write([{ fact: 'settings', value: DEFAULT_SETTINGS }]);
   const counted = (daysBefore: number, eggs: number, larvae: number) => ({
     ...lookEntry(slow.queen.id, daysBefore, eggs),
@@ -164,10 +164,10 @@ test('finished stages of one queen move the outlook of her sisters, not her own,
   );
   await shelf();
   const after = await workers(sister.queen.id);
-  expect(after.from).toBe(3);
+  expect(after.from).toEqual({ kind: 3, genus: 0 });
   expect(after.p50 > before.p50).toBe(true);
   // her own part is taken out: A and B, who have laid
-  expect((await workers(slow.queen.id)).from).toBe(2);
+  expect((await workers(slow.queen.id)).from).toEqual({ kind: 2, genus: 0 });
   await store.write([{ fact: 'settings', value: ALONE }]);
   expect(await workers(sister.queen.id)).toEqual(before);
 });

@@ -1,7 +1,8 @@
 import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
 import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
 import { msOf, type Instant } from '@gentle-burrow/core/quantity';
-import { STAGES } from '@gentle-burrow/core/species';
+import { STAGES, type OwnKind } from '@gentle-burrow/core/species';
+import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import {
   byUrgency,
   learnedFrom,
@@ -15,7 +16,7 @@ import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
 import type { Projector } from './pool';
 import { zoneOf } from '../zone';
-import type { Projected } from './project-task';
+import { circleOf, type Projected } from './project-task';
 
 /** Draws for one queen's own page, and for a row of the shelf, whose bands need not be as smooth. */
 const QUEEN_DRAWS = 4000;
@@ -33,8 +34,8 @@ export class Views {
   private readonly turns = new Map<string, number>();
   /** Places each queen has stood in, as last read. */
   private readonly stood = new Map<string, Set<string>>();
-  /** What each queen's finished stages say of her kind, and which kinds she may be. */
-  private readonly lessons = new Map<string, { teaches: QueenView['teaches']; kinds: string[] }>();
+  /** What each queen's finished stages say of her kind, and whose lessons move her. */
+  private readonly lessons = new Map<string, { teaches: QueenView['teaches']; learnsFrom: string[] }>();
   private learned: Learned = {};
   private surveyed = false;
   private epoch = 0;
@@ -53,7 +54,7 @@ export class Views {
     this.shelfText = null;
     this.writes++;
     for (const f of facts) {
-      if (f.fact === 'settings') {
+      if (f.fact === 'settings' || f.fact === 'own-kind') {
         this.epoch++;
         this.rows.clear();
         this.whole.clear();
@@ -104,11 +105,12 @@ export class Views {
     this.remember(facts);
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now))
-      return { facts, view: kept.view, learned: this.othersOf(id, kept.view) };
+      return { facts, view: kept.view, learned: await this.othersOf(id, kept.view) };
     const { learned } = this;
     const [done] = (await this.projector.run({
       facts: [facts],
       settings: await this.settings(),
+      own: await this.store.ownKinds(),
       now,
       draws: QUEEN_DRAWS,
       learned: [withoutOwn(learned, this.lessons.get(id)?.teaches ?? null)],
@@ -117,20 +119,31 @@ export class Views {
     if (!done) throw new Error('no view');
     if (stamp === this.stamp(id) && learned === this.learned)
       this.whole.set(id, { view: done.view, queen: facts.queen, holdsUntil: msOf(done.holdsUntil) });
-    return { facts, view: done.view, learned: this.othersOf(id, done.view) };
+    return { facts, view: done.view, learned: await this.othersOf(id, done.view) };
   }
 
-  /** What the others teach of the kinds she may be: just what was added for her is taken out. */
-  private othersOf(id: string, { species }: QueenView): Learned {
+  /** What the others teach of the kinds she may be and of their genera: just what was added for her is taken out. */
+  private async othersOf(id: string, { species }: QueenView): Promise<Learned> {
+    const circle = await this.circles();
+    const hers = new Set(species.map((s) => circle(s.profileId)));
     const others = withoutOwn(this.learned, this.lessons.get(id)?.teaches ?? null);
-    return Object.fromEntries(
-      species.flatMap(({ profileId: k }) => (others[k] ? [[k, others[k]] as const] : [])),
-    );
+    return Object.fromEntries(Object.entries(others).filter(([k]) => hers.has(circle(k))));
+  }
+
+  private async circles(): Promise<(profileId: string) => string> {
+    const profileOf = profilesWith(await this.store.ownKinds());
+    return (id) => circleOf(profileOf(id));
+  }
+
+  /** What all queens together say of their kinds. */
+  async lessonsOfAll(now: Instant): Promise<Learned> {
+    if (!this.surveyed) await this.shelf(now);
+    return this.learned;
   }
 
   private async recall(): Promise<void> {
     for (const [id, teaches] of Object.entries(await this.store.recallLessons()))
-      this.lessons.set(id, { teaches, kinds: [] });
+      this.lessons.set(id, { teaches, learnsFrom: [] });
     this.learned = learnedFrom(Object.values(this.taught()));
   }
 
@@ -139,7 +152,7 @@ export class Views {
   }
 
   /** Adds up what the queens teach. @returns queens whose kinds something new was learned of */
-  private learn(): string[] {
+  private async learn(): Promise<string[]> {
     const learned = learnedFrom(Object.values(this.taught()));
     const changed = [...new Set([...Object.keys(learned), ...Object.keys(this.learned)])].filter(
       (k) => !sameEvidence(learned[k], this.learned[k]),
@@ -147,8 +160,10 @@ export class Views {
     if (changed.length === 0) return [];
     this.learned = learned;
     this.whole.clear();
-    return [...this.lessons].flatMap(([id, { kinds }]) =>
-      kinds.some((k) => changed.includes(k)) ? [id] : [],
+    const circle = await this.circles();
+    const moved = new Set(changed.map(circle));
+    return [...this.lessons].flatMap(([id, { learnsFrom }]) =>
+      learnsFrom.some((k) => moved.has(k)) ? [id] : [],
     );
   }
 
@@ -170,7 +185,7 @@ export class Views {
     );
     for (const id of this.lessons.keys()) if (!this.rows.has(id)) this.lessons.delete(id);
     const { learn } = await this.store.settings();
-    const stale = this.learn();
+    const stale = await this.learn();
     this.surveyed = true;
     if (stale.length > 0) await this.store.rememberLessons(this.taught());
     if (learn && stale.length > 0 && stale.length <= AT_ONCE) await this.refresh(stale, now);
@@ -192,6 +207,7 @@ export class Views {
 
   private async refresh(ids: string[], now: Instant): Promise<void> {
     const settings = await this.settings();
+    const own: OwnKind[] = await this.store.ownKinds();
     const chunks: string[][] = [];
     for (let i = 0; i < ids.length; i += CHUNK) chunks.push(ids.slice(i, i + CHUNK));
     let next = 0;
@@ -203,13 +219,14 @@ export class Views {
         const done = (await this.projector.run({
           facts,
           settings,
+          own,
           now,
           draws: SHELF_DRAWS,
           learned: facts.map((f) => withoutOwn(this.learned, this.lessons.get(f.queen.id)?.teaches ?? null)),
           want: 'rows',
         })) as Projected<'rows'>[];
-        done.forEach(({ row, holdsUntil, teaches, kinds }) => {
-          this.lessons.set(row.queen.id, { teaches, kinds });
+        done.forEach(({ row, holdsUntil, teaches, learnsFrom }) => {
+          this.lessons.set(row.queen.id, { teaches, learnsFrom });
           const i = chunk.indexOf(row.queen.id);
           // shown once even when a write has overtaken it; the next answer computes it anew
           const current = stamps[i] === this.stamp(row.queen.id);

@@ -1,6 +1,6 @@
 import { dayOf } from '@gentle-burrow/core/quantity';
 import { captureRecords, DARWIN_CORE_TERMS, PLACE_CHOICES } from '@gentle-burrow/core/records';
-import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
+import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import { stringify } from 'csv-stringify/sync';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -22,7 +22,7 @@ export async function capturesRoutes(app: FastifyInstance, { store, now }: Servi
     async (request, reply) => {
       const zone = zoneOf(await store.settings());
       const facts = await store.queenFacts((await store.shownQueens()).map((q) => q.id));
-      const records = captureRecords(facts, speciesProfile, request.query.places, zone);
+      const records = captureRecords(facts, profilesWith(await store.ownKinds()), request.query.places, zone);
       const day = dayOf(now().toISOString(), zone);
       return reply
         .type('text/csv; charset=utf-8')

@@ -4,7 +4,7 @@ import { ledger } from '@gentle-burrow/core/founding';
 import { partAt } from '@gentle-burrow/core/housing';
 import { LABEL_SHEETS, lookAddress } from '@gentle-burrow/core/labels';
 import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
-import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
+import { profilesWith, type ProfileOf } from '@gentle-burrow/core/species/catalogue';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -48,7 +48,9 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
     const facts = await store.queenFacts(ids);
     if (facts.length < new Set(ids).size) throw new Refusal('no-such-queen', undefined, 'queens');
     const zone = zoneOf(await store.settings());
-    return facts.map((f) => labelOf(f, origin, now().toISOString(), zone));
+    const profileOf = profilesWith(await store.ownKinds());
+    const at = now().toISOString();
+    return facts.map((f) => labelOf(f, at, zone, profileOf, lookAddress(origin, f.queen.id)));
   }
 
   api.get(
@@ -90,18 +92,24 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
   );
 }
 
-function labelOf({ queen, home, entries }: QueenFacts, origin: string, now: string, zone: Zone): LabelText {
+function labelOf(
+  { queen, home, entries }: QueenFacts,
+  now: string,
+  zone: Zone,
+  profileOf: ProfileOf,
+  address: string,
+): LabelText {
   const known = ledger(
     entries.filter((e) => e.kind === 'intake' || e.kind === 'identify' || e.kind === 'amendment'),
     now,
   )[queen.id];
-  const species = known?.species ? speciesProfile(known.species.profileId) : null;
+  const species = known?.species ? profileOf(known.species.profileId) : null;
   return {
     letter: queen.label,
     species: species?.name ?? 'Unknown',
     day: dayOf(known?.intake?.at ?? queen.createdAt, zone),
     batch: queen.batch,
     home: partAt({ home, entries }, now),
-    address: lookAddress(origin, queen.id),
+    address,
   };
 }

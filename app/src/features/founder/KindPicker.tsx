@@ -3,8 +3,11 @@ import {
   flyingIn,
   hemisphereOf,
   kindSearch,
+  narrowed,
+  NOTHING_SEEN,
   regionOfZone,
   REGIONS,
+  TRAITS,
   type KindCard,
 } from '@gentle-burrow/core/species';
 import { useMemo, useState } from 'react';
@@ -18,9 +21,11 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { monthName, zoneNow } from '@/ui/dates';
 import { TextField } from '@/ui/fields';
+import { Fold } from '@/ui/Fold';
 import { roving, tabStop } from '@/ui/roving';
 import { Words } from '@/ui/Words';
-import { FOUNDER_WORDS } from '@/words/kind';
+import { aboutKind, KindWords } from './KindWords';
+import { KindKey } from './KindKey';
 
 /** So many of a group are shown at once, and so many that were searched for; more on asking. */
 const SHOWN = 6;
@@ -37,37 +42,50 @@ interface KindPickerProps {
   except?: ReadonlySet<string>;
   /** When she was caught: what flies then is offered first. */
   caughtAt: string;
-  onChoose(id: string): void;
+  /** @param called the other name by which it was found */
+  onChoose(id: string, called?: string): void;
 }
 
 /** Finds a kind: by any of its names, among those kept already, by what flies now, or by what is known of her at all. */
 export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: KindPickerProps) {
   const [typed, setTyped] = useState('');
   const [all, setAll] = useState(false);
+  const [seen, setSeen] = useState(NOTHING_SEEN);
   const preferred = usePreferences().region;
   const region = REGIONS.find((r) => r === preferred) ?? regionOfZone(zoneNow());
   const { hemisphere } = useSettings();
   const rows = useShelf().data;
   const search = useMemo(() => kindSearch(kinds), [kinds]);
   const kept = useMemo(() => new Set((rows ?? []).map((r) => r.profileId)), [rows]);
-  const may = (k: KindCard) => !except?.has(k.id);
+  const may = (k: KindCard) => !except?.has(k.id) && (!k.retired || k.id === value);
   const types = kinds.filter((k) => k.rank === 'type' && may(k));
   const searching = typed.trim() !== '';
+  const keyed = !searching && TRAITS.some((t) => seen[t] !== null);
+  const left = useMemo(() => (keyed ? narrowed(kinds, seen).left : []), [keyed, kinds, seen]);
   const found = searching ? search(typed, 60).filter((f) => may(f.kind)) : [];
   const chosen = kinds.find((k) => k.id === value);
-  const own = kinds.filter((k) => k.rank !== 'type' && kept.has(k.id) && may(k));
+  const profiles = kinds.filter((k) => k.copiedOf !== null && may(k));
+  const own = kinds.filter((k) => k.rank !== 'type' && k.copiedOf === null && kept.has(k.id) && may(k));
   const flying = flyingIn(kinds, northMonth(caughtAt, hemisphereOf(region, hemisphere)), region).filter(
-    (k) => may(k) && !kept.has(k.id),
+    (k) => may(k) && !kept.has(k.id) && k.copiedOf === null,
   );
   const most = all ? Infinity : searching ? SHOWN_FOUND : SHOWN;
   // groups too small to say anything are left out
   const groups: Group[] = (
     searching
       ? [{ title: 'Found', of: found }]
-      : [
-          { title: 'You keep these', of: own.map(named) },
-          { title: `May fly in ${monthName(caughtAt)}, ${region}`, of: flying.map(named) },
-        ]
+      : keyed
+        ? [
+            {
+              title: 'She may be one of these',
+              of: left.map((l) => named(l.kind)).filter((f) => may(f.kind)),
+            },
+          ]
+        : [
+            { title: 'Your own profiles', of: profiles.map(named) },
+            { title: 'You keep these', of: own.map(named) },
+            { title: `May fly in ${monthName(caughtAt)}, ${region}`, of: flying.map(named) },
+          ]
   ).filter((g) => g.of.length > 0);
   const hidden = groups.reduce((sum, g) => sum + Math.max(0, g.of.length - most), 0);
   const last: Group = { title: 'Not in the list, or not known', of: types.map(named) };
@@ -96,6 +114,11 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
           </Words>
         ) : null}
       </View>
+      {searching ? null : (
+        <Fold title="Not sure? Narrow it down by what you see">
+          <KindKey kinds={kinds} seen={seen} onChange={(change) => setSeen({ ...seen, ...change })} />
+        </Fold>
+      )}
       <View role="radiogroup" aria-label={label} {...roving('radio')}>
         {shown.map((g) => (
           <View key={g.title} style={styles.group}>
@@ -107,7 +130,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
                   {...f}
                   on={f.kind.id === value}
                   tabIndex={tabStop(order.indexOf(f.kind.id), at)}
-                  onPress={() => onChoose(f.kind.id)}
+                  onPress={() => onChoose(f.kind.id, f.by ?? undefined)}
                 />
               ))}
             </View>
@@ -119,7 +142,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
           {`Show ${hidden} more`}
         </Button>
       ) : null}
-      {searching ? null : (
+      {searching || keyed ? null : (
         <>
           <Choice
             label="Where she was found"
@@ -147,20 +170,6 @@ interface Group {
 }
 const named = (kind: KindCard): Found => ({ kind, by: null });
 
-/** "any of the genus" for a genus; how she founds, and by which other name she was found. */
-function aboutKind({ kind, by }: Found): string {
-  return [
-    kind.rank === 'genus' ? 'any of this genus' : null,
-    // a genus lends its species no everyday name
-    by ?? (kind.rank !== 'genus' && kind.otherNames.includes(kind.plainName) ? kind.plainName : null),
-    FOUNDER_WORDS[kind.founder.value],
-    kind.status === 'protected' ? 'protected by law' : null,
-    kind.status === 'invasive' ? 'forbidden in many countries' : null,
-  ]
-    .filter(Boolean)
-    .join(' · ');
-}
-
 function KindRow({
   kind,
   by,
@@ -169,7 +178,7 @@ function KindRow({
   onPress,
 }: Found & { on: boolean; tabIndex: 0 | -1; onPress(): void }) {
   const p = useBurrow();
-  const about = aboutKind({ kind, by });
+  const about = aboutKind(kind, by);
   return (
     <Pressable
       role="radio"
@@ -182,12 +191,7 @@ function KindRow({
       <View aria-hidden>
         <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={24} color={on ? p.moss : p.inkSoft} />
       </View>
-      <View style={styles.fill}>
-        <Words kind="latin">{kind.name}</Words>
-        <Words kind="small" soft>
-          {about}
-        </Words>
-      </View>
+      <KindWords kind={kind} about={about} />
     </Pressable>
   );
 }
@@ -206,6 +210,5 @@ const styles = StyleSheet.create({
     borderBottomWidth: 1,
     gap: SPACE.s,
   },
-  fill: { flex: 1 },
   left: { alignSelf: 'flex-start' },
 });

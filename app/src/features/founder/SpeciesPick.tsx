@@ -23,6 +23,8 @@ export interface PickedSpecies {
   profileId: string;
   sure: SpeciesBelief['sure'];
   namedBy: string;
+  /** The name by which she was found, where it is another than that of the profile. */
+  called?: string | undefined;
   others: NonNullable<SpeciesBelief['others']>;
 }
 
@@ -30,6 +32,7 @@ export interface PickedSpecies {
 export const beliefOf = (s: PickedSpecies): SpeciesBelief => ({
   profileId: s.profileId,
   sure: s.sure,
+  ...(s.called ? { called: s.called } : {}),
   ...(s.namedBy.trim() ? { namedBy: s.namedBy.trim() } : {}),
   ...(s.others.length > 0 ? { others: s.others } : {}),
 });
@@ -60,7 +63,9 @@ export function SpeciesPick({ species, value, caughtAt, onChange, faults }: Spec
         kinds={species}
         value={value.profileId || null}
         caughtAt={caughtAt}
-        onChoose={(id) => onChange({ profileId: id, others: value.others.filter((o) => o.profileId !== id) })}
+        onChoose={(id, called) =>
+          onChange({ profileId: id, called, others: value.others.filter((o) => o.profileId !== id) })
+        }
       />
       <Fault>{faults.profileId}</Fault>
       {chosen?.differs ? (

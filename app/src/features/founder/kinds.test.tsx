@@ -65,7 +65,7 @@ describe('the picker', () => {
     fireEvent.click(
       screen.getByRole('radio', { name: 'Lasius niger, black garden ant · founds without food' }),
     );
-    expect(onChoose).toHaveBeenCalledWith('lasius-niger');
+    expect(onChoose).toHaveBeenCalledWith('lasius-niger', 'black garden ant');
     search('griffin');
     expect(screen.getByText(/Nothing is named like “griffin”/)).toBeTruthy();
     expect(names('Species')).toEqual(['Unknown', 'Unknown', 'Unknown']);

@@ -16,10 +16,11 @@ import { NAMES } from '@/words/names';
 export function StepSpecies() {
   const species = useSpecies();
   const { watch, setValue, formState } = useFormContext<QueenForm>();
-  const [profileId, sure, namedBy, others, shape, wings, day] = watch([
+  const [profileId, sure, namedBy, called, others, shape, wings, day] = watch([
     'profileId',
     'sure',
     'namedBy',
+    'called',
     'others',
     'shape',
     'wings',
@@ -50,7 +51,7 @@ export function StepSpecies() {
     <>
       <SpeciesPick
         species={species}
-        value={{ profileId, sure, namedBy, others }}
+        value={{ profileId, sure, namedBy, called, others }}
         caughtAt={caughtAt}
         onChange={(change) => {
           for (const [key, v] of Object.entries(change))

@@ -78,6 +78,8 @@ export const queenFormSchema = z
       workers: countSchema.nullable(),
     }),
     profileId: z.string().min(1, 'Choose a species, or one of the two unknowns.'),
+    /** By which other name she was found. */
+    called: z.string().optional(),
     sure: z.enum(['certain', 'likely', 'guess']),
     namedBy: z.string().trim().max(120, 'The name is too long. Shorten it.'),
     wings: z.enum(['winged', 'dealate', 'unknown']),
@@ -191,9 +193,10 @@ const hasBrood = (f: Pick<QueenForm, 'found' | 'broodWithHer'>): boolean =>
     (m) => (f.broodWithHer[m]?.high ?? f.broodWithHer[m]?.low ?? 0) > 0,
   );
 
-const speciesOf = (f: Pick<QueenForm, 'profileId' | 'sure' | 'namedBy' | 'others'>) => ({
+const speciesOf = (f: Pick<QueenForm, 'profileId' | 'sure' | 'namedBy' | 'called' | 'others'>) => ({
   profileId: f.profileId,
   sure: f.sure,
+  ...(f.called ? { called: f.called } : {}),
   ...(f.namedBy ? { namedBy: f.namedBy } : {}),
   ...(f.others.length > 0 ? { others: f.others } : {}),
 });
@@ -357,6 +360,7 @@ export function formOf({ queen, home, entries }: QueenFacts): QueenForm | null {
     batch: queen.batch,
     profileId: intake.species.profileId,
     sure: intake.species.sure,
+    called: intake.species.called,
     namedBy: intake.species.namedBy ?? '',
     others: intake.species.others ?? [],
     ...homeFields(home),

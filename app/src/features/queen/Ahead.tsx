@@ -56,12 +56,18 @@ function Later({ shown }: { shown: ShownQueen }) {
         are our own, held loosely.
       </Words>
       <Words kind="small" soft>
-        {learnedFrom > 0
-          ? `Moved by what your other queens of her kind showed (n=${learnedFrom}). Under “What if?” it can be left out.`
-          : 'By the profile alone: no other queen of her kind has finished a stage here.'}
+        {learnedFrom.kind + learnedFrom.genus > 0
+          ? `Moved by what your other queens showed (${learnedText(learnedFrom)}). Under “What if?” it can be left out.`
+          : 'By the profile alone: no other queen of her kind or genus has finished a stage here.'}
       </Words>
     </View>
   );
 }
+
+/** "n=3 of her kind, and 2 of others of her genus". */
+const learnedText = ({ kind, genus }: ShownQueen['view']['learnedFrom']): string =>
+  [kind > 0 ? `n=${kind} of her kind` : null, genus > 0 ? `n=${genus} of other kinds of her genus` : null]
+    .filter(Boolean)
+    .join(', ');
 
 const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

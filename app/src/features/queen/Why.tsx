@@ -1,5 +1,6 @@
-import { learnedProfile } from '@gentle-burrow/core/founding';
-import { useProfile, useSettings, type ShownQueen } from '@/data/queries';
+import { learnedProfile, taughtOf } from '@gentle-burrow/core/founding';
+import { useSettings, type ShownQueen } from '@/data/queries';
+import { useProfileOf } from '@/features/founder/profiles';
 import { HerFounder } from '@/features/founder/HerFounder';
 import { Fold } from '@/ui/Fold';
 import { PeacePanel } from './PeacePanel';
@@ -10,9 +11,10 @@ import { NAMES } from '@/words/names';
 /** Why she is advised so: every question with its reasons, what kind of founder she is, and who says so. */
 export function Why({ shown }: { shown: ShownQueen }) {
   const { facts, view } = shown;
-  const profile = useProfile(view.profileId);
+  const profileOf = useProfileOf();
+  const profile = profileOf(view.profileId);
   const { learn } = useSettings();
-  const taught = profile && learn ? learnedProfile(profile, shown.learned[profile.id] ?? {}) : profile;
+  const taught = learn ? learnedProfile(profile, taughtOf(profile, shown.learned, profileOf)) : profile;
   const advice = view.counsel;
   return (
     <>
@@ -29,7 +31,7 @@ export function Why({ shown }: { shown: ShownQueen }) {
           <HerFounder shown={shown} />
         </Fold>
       )}
-      {taught ? <SaysWho profile={taught} /> : null}
+      <SaysWho profile={taught} />
     </>
   );
 }

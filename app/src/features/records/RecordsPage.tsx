@@ -26,6 +26,12 @@ export function RecordsPage() {
           says="Survival and the way to workers, by species, batch, place and method."
         />
         <Way
+          to="/kinds"
+          icon="magnify"
+          title={NAMES.kinds}
+          says="What is known of each kind and who says so; a short key; profiles of your own."
+        />
+        <Way
           to="/settings"
           icon="cog-outline"
           title={NAMES.settings}

@@ -6,7 +6,7 @@ import { scaleTime } from 'd3-scale';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { useSettings, type ShownQueen } from '@/data/queries';
+import { useOwnKinds, useSettings, type ShownQueen } from '@/data/queries';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Sheet';
 import { HEAT_WORDS } from '@/words/heat';
@@ -32,6 +32,7 @@ const HANDS_OFF_DAYS = 60;
 export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const { facts, view } = shown;
   const settings = useSettings();
+  const own = useOwnKinds();
   const units = usePreferences();
   const school = facts.queen.lookingSchool ?? settings.lookingSchool;
   const asItIs: WhatIf = useMemo(
@@ -45,14 +46,14 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   );
   const [change, setChange] = useState<WhatIf>(asItIs);
   const about = useMemo(
-    () => ({ facts, settings, learned: shown.learned, now: new Date().toISOString() }),
-    [facts, settings, shown.learned],
+    () => ({ facts, settings, own, learned: shown.learned, now: new Date().toISOString() }),
+    [facts, settings, own, shown.learned],
   );
   const told = useWhatIf(about, change);
   const now = new Date();
   const set = (part: Partial<WhatIf>) => setChange({ ...change, ...part });
   const { answer } = told ?? {};
-  const taught = view.species.some((k) => Object.keys(shown.learned[k.profileId] ?? {}).length > 0);
+  const taught = Object.values(shown.learned).some((e) => Object.keys(e).length > 0);
   const heat = answer?.heat ? HEAT_WORDS[answer.heat] : null;
   const looks = answer?.looks;
   const touched = JSON.stringify(change) !== JSON.stringify(asItIs);

@@ -34,6 +34,7 @@ const AS_IT_IS: WhatIf = { warmerC: 0, winterWeeks: 0, lookEveryDays: 14, learn:
 const about = {
   facts: madeQueen('W', 20),
   settings: DEFAULT_SETTINGS,
+  own: [],
   learned: {},
   now: new Date().toISOString(),
 };

@@ -1,4 +1,5 @@
 import type { Differs, FigureId, KindFigures, KindRecord, Region, Span, Status } from '../figures';
+import { QUEEN_COLOURS } from './looks';
 import { practice, prior, type Figure } from '../provenance';
 
 type TypeName = 'temperate' | 'tropical' | 'parasite';
@@ -14,6 +15,8 @@ interface Sketch {
   workerMm?: Between;
   headMm?: Between;
   boreMm?: Between;
+  colours?: KindFigures['colours'] | undefined;
+  waist?: KindFigures['waist'];
   bestC?: Between;
   pupae?: KindFigures['pupae'];
   firstBatch?: Between;
@@ -75,6 +78,8 @@ export function figuresOf(s: Sketch): KindRecord['figures'] {
     workerLengthMm: s.workerMm && span(s.workerMm),
     workerHeadMm: s.headMm && span(s.headMm),
     boreMm: s.boreMm && span(s.boreMm),
+    colours: s.colours,
+    waist: s.waist,
     bestTempC: s.bestC && span(s.bestC),
     pupae: s.pupae,
     winters: s.winters,
@@ -106,7 +111,10 @@ export function figuresOf(s: Sketch): KindRecord['figures'] {
   const figures: Record<string, Figure<unknown>> = {};
   for (const [id, value] of Object.entries(seen))
     if (value !== undefined)
-      figures[id] = value === 'unknown' ? prior(value, 'not known, or it differs') : practice(value);
+      figures[id] =
+        value === 'unknown' || (id === 'colours' && s.colours?.length === 0)
+          ? prior(value, 'not known, or it differs')
+          : practice(value);
   for (const [id, [value, because]] of Object.entries(reckoned))
     if (value !== undefined) figures[id] = prior(value, because);
   for (const [id, citation] of Object.entries(s.cites ?? {})) {
@@ -119,38 +127,43 @@ export function figuresOf(s: Sketch): KindRecord['figures'] {
 export const typeIdOf = (type: TypeName): string => `unknown-${type}`;
 const idOf = (name: string): string => name.toLowerCase().replaceAll(' ', '-');
 
-/** A genus and its species as records. */
-export function recordsOf(g: GenusSketch): KindRecord[] {
-  const genusId = idOf(g.name);
-  const own: KindRecord = {
-    id: genusId,
-    rank: 'genus',
-    name: g.name,
-    parentId: typeIdOf(g.type),
-    typeId: typeIdOf(g.type),
-    plainNames: g.plain ?? [],
-    synonyms: [],
-    regions: [...new Set(g.species.flatMap((s) => s.in))],
-    status: g.status ?? null,
-    differs: g.differs ?? null,
-    notes: g.notes ?? [],
-    figures: figuresOf(g),
+/**
+ * A genus and its species as records.
+ * @param waist what the genus has that does not say otherwise
+ */
+export const recordsOf =
+  (waist: KindFigures['waist']) =>
+  (g: GenusSketch): KindRecord[] => {
+    const genusId = idOf(g.name);
+    const own: KindRecord = {
+      id: genusId,
+      rank: 'genus',
+      name: g.name,
+      parentId: typeIdOf(g.type),
+      typeId: typeIdOf(g.type),
+      plainNames: g.plain ?? [],
+      synonyms: [],
+      regions: [...new Set(g.species.flatMap((s) => s.in))],
+      status: g.status ?? null,
+      differs: g.differs ?? null,
+      notes: g.notes ?? [],
+      figures: figuresOf({ ...g, waist: g.waist ?? waist, colours: QUEEN_COLOURS[g.name] }),
+    };
+    return [
+      own,
+      ...g.species.map((s): KindRecord => ({
+        id: idOf(`${g.name} ${s.name}`),
+        rank: 'species',
+        name: `${g.name} ${s.name}`,
+        parentId: genusId,
+        typeId: typeIdOf(s.type ?? g.type),
+        plainNames: s.plain ?? [],
+        synonyms: s.synonyms ?? [],
+        regions: s.in,
+        status: s.status ?? null,
+        differs: null,
+        notes: s.notes ?? [],
+        figures: figuresOf({ ...s, colours: QUEEN_COLOURS[`${g.name} ${s.name}`] }),
+      })),
+    ];
   };
-  return [
-    own,
-    ...g.species.map((s): KindRecord => ({
-      id: idOf(`${g.name} ${s.name}`),
-      rank: 'species',
-      name: `${g.name} ${s.name}`,
-      parentId: genusId,
-      typeId: typeIdOf(s.type ?? g.type),
-      plainNames: s.plain ?? [],
-      synonyms: s.synonyms ?? [],
-      regions: s.in,
-      status: s.status ?? null,
-      differs: null,
-      notes: s.notes ?? [],
-      figures: figuresOf(s),
-    })),
-  ];
-}

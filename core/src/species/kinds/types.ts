@@ -5,6 +5,8 @@ import { figuresOf, typeIdOf } from './sketch';
 const UNKNOWN = {
   founder: 'unknown',
   pupae: 'unknown',
+  waist: 'unknown',
+  colours: [],
   wintersAs: 'unknown',
   inTheCold: 'rests',
   flies: [],

@@ -2,7 +2,7 @@ import { BROOD, BROOD_WAYS } from '@gentle-burrow/core/vocabulary';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { broodWords, MILESTONE_WORDS } from '@gentle-burrow/core/words';
 import { StyleSheet, View } from 'react-native';
-import { useShelf } from '@/data/queries';
+import { useShelf, useSpecies } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf, type Option } from '@/ui/Choice';
 import { Fault, NumberField } from '@/ui/fields';
@@ -13,7 +13,7 @@ import { BROOD_WAY_WORDS } from '@/words/log';
 import type { FieldsProps } from '../../kind-form';
 import { Chill } from './Chill';
 import type { BroodDraft } from './draft';
-import { useBoostFaults } from './ends';
+import { speciesIn, useBoostFaults } from './ends';
 
 const WAYS = optionsOf(BROOD_WAYS, BROOD_WAY_WORDS);
 
@@ -28,11 +28,13 @@ const STEPS = [
 
 export function Fields({ shown, draft, change }: FieldsProps<BroodDraft>) {
   const rows = useShelf().data ?? [];
+  const kinds = useSpecies();
+  const mine = speciesIn(kinds, shown.view.profileId);
   const found = useBoostFaults(draft, shown);
   const faults = found ?? [];
   const { id, label } = shown.facts.queen;
   const others = rows
-    .filter((r) => r.queen.id !== id && r.profileId === shown.view.profileId)
+    .filter((r) => r.queen.id !== id && speciesIn(kinds, r.profileId) === mine)
     .sort((a, b) => pupaeOf(b) - pupaeOf(a));
   const at = (what: 'other' | 'counts') => faults.filter((f) => f.at === what);
   return (

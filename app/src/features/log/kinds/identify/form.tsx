@@ -27,6 +27,7 @@ export const identify: KindForm<'identify', PickedSpecies> = {
       profileId: known?.profileId ?? '',
       sure: known?.sure ?? 'guess',
       namedBy: known?.namedBy ?? '',
+      called: known?.called,
       others: known?.others ?? [],
     };
   },

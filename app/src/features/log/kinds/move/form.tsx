@@ -1,6 +1,7 @@
 import { heatOf } from '@gentle-burrow/core/care';
 import { View } from 'react-native';
-import { usePlaces, useProfile } from '@/data/queries';
+import { usePlaces } from '@/data/queries';
+import { useProfileOf } from '@/features/founder/profiles';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -25,7 +26,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
   const here = shown.facts.place;
   const places = usePlaces().filter((p) => p.id !== here.id || p.id === draft.was);
   const place = places.find((p) => p.id === draft.placeId);
-  const profile = useProfile(shown.view.profileId) ?? null;
+  const profile = useProfileOf()(shown.view.profileId);
   const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC)] : null;
   return (
     <View style={{ gap: SPACE.m }}>

@@ -1,0 +1,1 @@
+ALTER TABLE "species_profiles" ADD COLUMN "own" boolean DEFAULT false NOT NULL;

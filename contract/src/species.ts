@@ -82,6 +82,7 @@ export const kindCardSchema = z.object({
   diet: value(is.diet),
   colours: value(is.colours),
   waist: value(is.waist),
+  temper: value(is.temper),
 }) satisfies z.ZodType<KindCard>;
 
 export const speciesListSchema = z.object({ species: z.array(kindCardSchema) });

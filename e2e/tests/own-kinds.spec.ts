@@ -144,14 +144,15 @@ testOffline(
     await pickKind(page, 'Manica rubida, mine');
     await page.getByRole('button', { name: 'Keep this name' }).click();
     await toView(page, 'Now');
-  await expect(page.getByText('Worked out on this device')).toBeVisible();
+    await expect(page.getByText('Worked out on this device')).toBeVisible();
     await toView(page, 'Why');
     await page.getByRole('button', { name: /Says who/ }).click();
     await expect(page.getByText('your own figure: my own queens')).toBeVisible();
     await demo.start();
     await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 30_000 });
-    await expect
-      .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.profileId)
-      .toBe((await demo.api<Kinds>('/own-kinds')).kinds[0]?.id);
+    const names = async () => (await demo.api<Kinds>('/own-kinds')).kinds.map((k) => k.name);
+    await expect.poll(names).toEqual(['Manica rubida, mine']);
+    const mine = (await demo.api<Kinds>('/own-kinds')).kinds[0]?.id;
+    await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.profileId).toBe(mine);
   },
 );

@@ -105,7 +105,7 @@ test('what a queen teaches moves her genus too, and n is told apart', async () =
   await t.store.write([
     { fact: 'entry', value: lookEntry(slow.queen.id, 17, 0) },
     { fact: 'entry', value: lookEntry(slow.queen.id, 14, 6) },
-    { fact: 'entry', value: { ...lookEntry(slow.queen.id, 3, 9), larvae: { low: 2, high: 2 } } },
+    { fact: 'entry', value: lookEntry(slow.queen.id, 3, 9, 2) },
   ]);
   await get('/api/shelf');
   expect(await from(sister)).toEqual({ kind: 0, genus: 1 });

@@ -67,7 +67,7 @@ export function newQueen(label = 'Q1', takenIn = 30): NewQueenFacts {
   return { queen, home, place, intake };
 }
 
-export function lookEntry(queenId: string, ago: number, eggs = 0): Entry {
+export function lookEntry(queenId: string, ago: number, eggs = 0, larvae = 0): Entry {
   return {
     kind: 'look',
     id: v7(),
@@ -76,7 +76,7 @@ export function lookEntry(queenId: string, ago: number, eggs = 0): Entry {
     loggedAt: daysAgo(ago),
     queen: 'seen',
     eggs: { low: eggs, high: eggs },
-    larvae: { low: 0, high: 0 },
+    larvae: { low: larvae, high: larvae },
     pupae: { low: 0, high: 0 },
     workers: { low: 0, high: 0 },
   };

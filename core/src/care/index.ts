@@ -1,3 +1,4 @@
+export { narrowerThan } from './gap';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
 export { caseOf, type Case, type CaseInput, type Eating } from './case';
 export { counsel, type Counsel } from './counsel';

@@ -30,6 +30,7 @@ export interface KindCard extends Pick<
   diet: Value<SpeciesProfile['diet']>;
   colours: Value<SpeciesProfile['colours']>;
   waist: Value<SpeciesProfile['waist']>;
+  temper: Value<SpeciesProfile['temper']>;
 }
 
 /** What a drawing needs of a kind. */

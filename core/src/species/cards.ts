@@ -30,5 +30,6 @@ export const KIND_CARDS: readonly KindCard[] = KINDS.map((kind): KindCard => {
     diet: valueOf(p.diet),
     colours: valueOf(p.colours),
     waist: valueOf(p.waist),
+    temper: valueOf(p.temper),
   };
 }).sort((a, b) => Number(a.rank === 'type') - Number(b.rank === 'type') || a.name.localeCompare(b.name));

@@ -1,4 +1,4 @@
-import type { Defence } from './figures';
+import type { Defence, KindFigures } from './figures';
 
 const STING =
   'She and her workers sting. Stings can cause severe allergic reactions: know your emergency number, do not handle alone.';
@@ -12,4 +12,13 @@ export const CAUTION_OF: Record<Defence, string | null> = {
   'stings-weakly': 'Workers can sting weakly.',
   stings: STING,
   'stings-badly': `${STING} Hers hurts badly.`,
+};
+
+/** What the temper of a kind asks of whoever opens its home. Common practice, no source. */
+export const OPENING: Record<KindFigures['temper'], string | null> = {
+  calm: null,
+  unknown: null,
+  quick: 'Her kind is quick: have the plug in your hand before you open, and stand her home in a tray.',
+  fierce: 'Her kind defends its home at once: open it no wider than you must, with the plug in your hand.',
+  shy: 'Her kind is shy: light and bumps cost it more than others. Open under red light, and be done soon.',
 };

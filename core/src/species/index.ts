@@ -35,6 +35,7 @@ export { practice, prior, provenanceText, type Figure, type Provenance } from '.
 export { figureOf, stageDays } from './figure-of';
 export { ownCard } from './own-card';
 export { type OwnFigures, type OwnKind } from './own-kind';
+export { OPENING } from './cautions';
 export { headsOf } from './head';
 export { type KindCard, type KindLooks } from './card';
 export { kindSearch, type FoundKind, type NamedKind } from './search';

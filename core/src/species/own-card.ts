@@ -11,6 +11,7 @@ const SEEN = [
   'diet',
   'colours',
   'waist',
+  'temper',
 ] as const;
 
 /** What a list or a drawing needs of an own profile: the card of what was copied, with what it says itself. */
@@ -47,5 +48,6 @@ export function ownCard(copied: KindCard, own: OwnKind): KindCard {
     diet: taken('diet'),
     colours: taken('colours'),
     waist: taken('waist'),
+    temper: taken('temper'),
   };
 }

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { DEMO_KINDS } from '../world/demo/kinds';
@@ -201,6 +203,9 @@ describe('as a document', () => {
     const bare = JSON.parse(text()) as { kinds: { figures: { eggDays: { unit?: string } } }[] };
     delete bare.kinds[0]?.figures.eggDays.unit;
     expect(valid(bare)).toBe(false);
+    // what stands in the docs is what is checked by
+    const published = readFileSync(join(__dirname, '../../../docs/own-kinds.schema.json'), 'utf8');
+    expect(JSON.parse(published)).toEqual(JSON.parse(JSON.stringify(ownDocumentJsonSchema())));
   });
 
   test('a foreign file, a newer one, one that was cut off', () => {

@@ -151,13 +151,14 @@ test('finished stages of one queen move the outlook of her sisters, not her own,
   const before = await workers(sister.queen.id);
   expect(before.from).toEqual({ kind: 0, genus: 0 });
   await store.write([{ fact: 'settings', value: DEFAULT_SETTINGS }]);
-  const counted = (daysBefore: number, eggs: number, larvae: number) => ({
-    ...lookEntry(slow.queen.id, daysBefore, eggs),
-    larvae: { low: larvae, high: larvae },
-  });
   // eggs ten days after she was taken in, larvae not for another four weeks
   await store.write(
-    [counted(51, 0, 0), counted(49, 4, 0), counted(22, 9, 0), counted(20, 9, 3)].map((value) => ({
+    [
+      lookEntry(slow.queen.id, 51),
+      lookEntry(slow.queen.id, 49, 4),
+      lookEntry(slow.queen.id, 22, 9),
+      lookEntry(slow.queen.id, 20, 9, 3),
+    ].map((value) => ({
       fact: 'entry' as const,
       value,
     })),

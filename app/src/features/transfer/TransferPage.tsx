@@ -140,7 +140,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
       ) : null}
       <Tick label="Nobody is left in the old one" on={empty} onPress={() => change({ empty: !empty })} />
       <Fault>{tried ? (fault ?? undefined) : undefined}</Fault>
-      <KindCautions profileId={shown.view.profileId} />
+      <KindCautions profileId={shown.view.profileId} opening />
       <Caution>
         <Words kind="small">
           Kinds that spray or sting: eyes and skin covered, fresh air, and never tipped out. Brood sticks to

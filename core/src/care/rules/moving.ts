@@ -11,6 +11,7 @@ import {
 } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
+import { narrowerThan } from '../gap';
 import { figure } from '../practice';
 import {
   ask,
@@ -113,8 +114,8 @@ function waiting(c: Case, move: Move): Said {
       says: [
         ...aid,
         names.to === 'fresh tube' && c.tube
-          ? 'The fresh tube only stands beside hers: she cannot get there. Set the two mouth to mouth, with tape and a small gap for air, narrower than the smallest worker’s head.'
-          : `The ${names.to} only stands beside her home: she cannot get there. Join the two, with air but no gap as wide as the smallest worker’s head.`,
+          ? `The fresh tube only stands beside hers: she cannot get there. Set the two mouth to mouth, with tape and a small gap for air, narrower than ${narrowerThan(c.profile)}.`
+          : `The ${names.to} only stands beside her home: she cannot get there. Join the two, with air but no gap as wide as ${narrowerThan(c.profile)}.`,
       ],
       pressure: haste === 'calm' ? 'soon' : 'now',
       asks: [

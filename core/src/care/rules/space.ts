@@ -3,6 +3,7 @@ import { isShut, nounOf, standing } from '../../housing';
 import { addDays, daysBetween, msOf, phrase } from '../../quantity';
 import { countedRange } from '../../words';
 import type { Case } from '../case';
+import { narrowerThan } from '../gap';
 import { figure } from '../practice';
 import { SPACE_SCHOOLS, type GrowthSchool } from '../schools';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
@@ -24,7 +25,7 @@ const QUESTION = 'Is it time for a foraging space?';
 const safety = ({ part, profile }: Case): string =>
   `Small, with a vented lid and a tested barrier${
     profile.climbsGlass.value ? '' : ', though clean glass mostly holds her kind'
-  }; the ${nounOf(part)} stays her home, its mouth narrowed. No gap wider than a worker’s head.`;
+  }; the ${nounOf(part)} stays her home, its mouth narrowed. No gap and no mesh as wide as ${narrowerThan(profile)}.`;
 
 /** Is it time for a foraging space? Every method side by side. */
 export const space: Rule = (c) => {

@@ -93,7 +93,7 @@ export function FeedFields({ draft, change, workers, kinds, children }: FeedFiel
 function Fields({ shown, draft, change }: FieldsProps<FeedDraft>) {
   return (
     <FeedFields draft={draft} change={change} workers={mayHaveWorkers(shown)} kinds={[shown.view.profileId]}>
-      {draft.spot === 'cell' ? <KindCautions profileId={shown.view.profileId} /> : null}
+      {draft.spot === 'cell' ? <KindCautions profileId={shown.view.profileId} opening /> : null}
     </FeedFields>
   );
 }

@@ -96,8 +96,8 @@ export function Fields({ shown, draft, change }: FieldsProps<HomeDraft>) {
         <AtPart shown={shown} draft={draft} what={what} change={change} />
       )}
       <Fault>{begun && fault ? fault : undefined}</Fault>
-      {opensHer(what, draft) ? <KindCautions profileId={shown.view.profileId} /> : null}
-      <MoveCautions what={what} draft={draft} />
+      {opensHer(what, draft) ? <KindCautions profileId={shown.view.profileId} opening /> : null}
+      <MoveCautions what={what} draft={draft} profileId={shown.view.profileId} />
     </View>
   );
 }

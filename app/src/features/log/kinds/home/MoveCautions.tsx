@@ -1,13 +1,26 @@
+import { narrowerThan } from '@gentle-burrow/core/care';
+import type { KindCard } from '@gentle-burrow/core/species';
+import { useSpecies } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { Caution } from '@/ui/Sheet';
+import { inUnits } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import type { HomeDraft, What } from './draft';
 
+interface MoveCautionsProps {
+  what: What;
+  draft: HomeDraft;
+  profileId: string;
+}
+
 /** What can go wrong at just this step, for the keeper and for the ants. */
-export function MoveCautions({ what, draft }: { what: What; draft: HomeDraft }) {
-  const says = cautionOf(what, draft);
+export function MoveCautions({ what, draft, profileId }: MoveCautionsProps) {
+  const units = usePreferences();
+  const kind = useSpecies().find((s) => s.id === profileId);
+  const says = cautionOf(what, draft, kind);
   return says ? (
     <Caution>
-      <Words kind="small">{says}</Words>
+      <Words kind="small">{inUnits(says, units)}</Words>
     </Caution>
   ) : null;
 }
@@ -18,13 +31,13 @@ export const opensHer = (what: What, { how, opened }: HomeDraft): boolean =>
   (what === 'moved-in' && (how === 'by-hand' || how === 'tipped-out')) ||
   (what === 'watered' && opened === 'yes');
 
-function cautionOf(what: What, { by, cover, how }: HomeDraft): string | null {
+function cautionOf(what: What, { by, cover, how }: HomeDraft, kind?: KindCard): string | null {
   switch (what) {
     case 'set-up':
     case 'joined':
       return by === 'beside'
         ? 'What only stands beside is out of her reach: join the two when you want her to use it.'
-        : 'Never airtight: leave a small gap, narrower than the smallest worker’s head. Push glass into glass gently, with gloves and a cloth: it breaks into the hand.';
+        : `Never airtight: leave a small gap, narrower than ${kind ? narrowerThan(kind) : 'the smallest worker’s head'}. Push glass into glass gently, with gloves and a cloth: it breaks into the hand.`;
     case 'covered':
       return cover === 'lit'
         ? 'Indirect daylight only. No lamp and no sun: they cook ants, and the air behind the plug pushes water into her cell.'

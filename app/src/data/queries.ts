@@ -81,8 +81,8 @@ export function useOwnKinds(): readonly OwnKind[] {
   const { data } = useQuery(ownKindsQuery);
   return useMemo(() => {
     const all = new Map((data?.kinds ?? []).map((k) => [k.id, k]));
-    for (const { out, refused } of items)
-      if (out.what === 'own-kind' && refused === undefined) all.set(out.kind.id, out.kind);
+    // one that the server refused stays too, so that it can be mended
+    for (const { out } of items) if (out.what === 'own-kind') all.set(out.kind.id, out.kind);
     return [...all.values()].sort((a, b) => a.name.localeCompare(b.name));
   }, [data, items]);
 }
@@ -149,6 +149,14 @@ const queenQuery = (id: string) => ({
   queryKey: KEYS.queen(id),
   queryFn: () => call<QueenDetail>(`/queens/${id}`),
 });
+
+/** What is known of these queens on this device, or else by the server; those that neither can tell now are left out. */
+export async function knownQueens(client: QueryClient, ids: readonly string[]): Promise<QueenDetail[]> {
+  const asked = await Promise.allSettled(
+    ids.map((id) => client.ensureQueryData({ ...queenQuery(id), networkMode: 'always', retry: false })),
+  );
+  return asked.flatMap((a) => (a.status === 'fulfilled' ? [a.value] : []));
+}
 
 export interface ShownQueen {
   facts: QueenFacts;

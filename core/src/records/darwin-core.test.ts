@@ -1,5 +1,6 @@
 import { queenSchema } from '../facts';
-import { speciesProfile } from '../species/catalogue';
+import type { OwnKind } from '../species';
+import { profilesWith, speciesProfile } from '../species/catalogue';
 import { amendmentSchema } from '../log';
 import { day, entry, n, QUEEN, testId } from '../test-kit';
 import { captureRecords, DARWIN_CORE_TERMS, type PlaceChoice } from './index';
@@ -98,6 +99,35 @@ test('an uncertain species is qualified, an unknown one is a family', () => {
     scientificName: 'Lasius',
     taxonRank: 'genus',
     identificationQualifier: '',
+  });
+});
+
+test('a former name goes out as she was called, today’s as her scientific name', () => {
+  const called = caught({
+    species: { profileId: 'camponotus-ligniperda', sure: 'certain', called: 'Camponotus ligniperdus' },
+  });
+  expect(records([called])[0]).toMatchObject({
+    scientificName: 'Camponotus ligniperda',
+    taxonRank: 'species',
+    verbatimIdentification: 'Camponotus ligniperdus (certain)',
+  });
+});
+
+test('a profile of the keeper’s own goes out as the species that was copied', () => {
+  const kind: OwnKind = {
+    id: testId(),
+    name: 'Hers',
+    copiedOf: 'messor-structor',
+    copiedName: 'Messor structor',
+    figures: { eggDays: { value: 20, says: 'the keeper' } },
+    changedAt: day(0),
+  };
+  const entries = [caught({ species: { profileId: kind.id, sure: 'likely' } })];
+  expect(captureRecords([{ queen, entries }], profilesWith([kind]), 'withheld')[0]).toMatchObject({
+    scientificName: 'Messor structor',
+    taxonRank: 'species',
+    identificationQualifier: 'cf.',
+    verbatimIdentification: 'Hers (likely)',
   });
 });
 

@@ -3,21 +3,13 @@ import { CAUTION_OF } from './cautions';
 import { headsOf } from './head';
 import type { OwnKind } from './own-kind';
 
-const SEEN = [
-  'queenLengthMm',
-  'workerLengthMm',
-  'pupae',
-  'flightMonths',
-  'diet',
-  'colours',
-  'waist',
-  'temper',
-] as const;
+type Seen =
+  'queenLengthMm' | 'workerLengthMm' | 'pupae' | 'flightMonths' | 'diet' | 'colours' | 'waist' | 'temper';
 
 /** What a list or a drawing needs of an own profile: the card of what was copied, with what it says itself. */
 export function ownCard(copied: KindCard, own: OwnKind): KindCard {
   const { figures } = own;
-  const taken = <K extends (typeof SEEN)[number]>(id: K) => {
+  const taken = <K extends Seen>(id: K) => {
     const figure = figures[id];
     return (figure ? { value: figure.value } : copied[id]) as KindCard[K];
   };

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { DEMO_KINDS } from '../world/demo/kinds';
-import { KIND_CARDS, ownFaults, profilesWith, speciesProfile } from './catalogue';
+import { KIND_CARDS, KINDS, ownFaults, profilesWith, speciesProfile } from './catalogue';
 import { figureOf, OWN_FIGURE_IDS, ownCard, provenanceText, type KindCard, type OwnKind } from './index';
 import { ownDocument, ownDocumentJsonSchema, readOwnDocument } from './own';
 
@@ -111,7 +111,21 @@ describe('an own profile', () => {
 });
 
 describe('what is wrong with one', () => {
-  test('nothing, as a rule', () => expect(ownFaults(own(), [])).toEqual([]));
+  test('nothing, as a rule: whichever kind is copied, and whichever of its figures is written down as it is', () => {
+    expect(ownFaults(own(), [])).toEqual([]);
+    const found = KINDS.flatMap(({ id, name }) =>
+      OWN_FIGURE_IDS.flatMap((figure) => {
+        const { value } = figureOf(speciesProfile(id), figure);
+        const figures = { [figure]: { value, says: 'the catalogue' } };
+        return ownFaults(own({ copiedOf: id, copiedName: name, figures }), []).map((f) => [
+          id,
+          figure,
+          f.says,
+        ]);
+      }),
+    );
+    expect(found).toEqual([]);
+  });
 
   test('low above high, nobody who says so, a slip of the finger, nothing changed', () => {
     expect(

@@ -4,22 +4,26 @@ import Svg from 'react-native-svg';
 import { Ants } from '@/features/tube/Ant';
 import { useBurrow } from '@/theme/theme';
 
-/** The largest queens fill the width: so many mm. */
-const WIDEST_MM = 22;
-const TALL_MM = 9;
+/** The paper that a queen is drawn on, in mm of a queen of `LARGEST_MM`. */
+const WIDE = 22;
+const TALL = 9;
+const LARGEST_MM = 20;
 
-/** A queen of the kind in her size beside the others, all from the same edge; with one node or two. */
+/**
+ * A queen of the kind, all from the same edge, with one node or two. Larger ones are drawn larger, though not in proportion:
+ * beside the largest the smallest would be a dot.
+ */
 export function KindSilhouette({ kind, width = 56 }: { kind: KindCard; width?: number }) {
   const p = useBurrow();
   const { low, high } = kind.queenLengthMm.value;
-  const lengthMm = Math.min(WIDEST_MM * 0.9, (low + high) / 2);
+  const length = LARGEST_MM * Math.sqrt(Math.min(1, (low + high) / 2 / LARGEST_MM));
   return (
     <View aria-hidden>
-      <Svg width={width} height={(width * TALL_MM) / WIDEST_MM} viewBox={`0 0 ${WIDEST_MM} ${TALL_MM}`}>
+      <Svg width={width} height={(width * TALL) / WIDE} viewBox={`0 0 ${WIDE} ${TALL}`}>
         <Ants
-          ants={[{ x: 0.55 * lengthMm, facesWater: false }]}
-          floor={TALL_MM - 0.4}
-          lengthMm={lengthMm}
+          ants={[{ x: 0.55 * length, facesWater: false }]}
+          floor={TALL - 0.4}
+          lengthMm={length}
           color={p.queen}
           queen
           nodes={kind.waist.value === 'two nodes' ? 2 : 1}

@@ -4,6 +4,7 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { setPreferences } from '@/theme/preferences';
 import { Colony } from '../../../test/pages';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { KindCautions } from './KindCautions';
 import { KindPicker } from './KindPicker';
 
 const named = (profileId: string) => ({
@@ -117,4 +118,17 @@ test('whoever stings is told where her cell is opened to feed', async () => {
   const before = told();
   fireEvent.click(screen.getByRole('radio', { name: 'In her cell' }));
   expect(told()).toBe(before + 1);
+});
+
+describe('what stands where her home is opened', () => {
+  test('is what her temper asks, beside what can hurt; elsewhere only what can hurt', async () => {
+    new PretendServer([]);
+    const elsewhere = show(<KindCautions profileId="crematogaster-scutellaris" />);
+    expect(await screen.findByText(/escapes through very small gaps/)).toBeTruthy();
+    expect(screen.queryByText(/defends its home at once/)).toBeNull();
+    elsewhere.unmount();
+    show(<KindCautions profileId="crematogaster-scutellaris" opening />);
+    expect(await screen.findByText(/defends its home at once/)).toBeTruthy();
+    expect(screen.getByText(/escapes through very small gaps/)).toBeTruthy();
+  });
 });

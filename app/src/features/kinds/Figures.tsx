@@ -24,6 +24,7 @@ export function Figures({ profile, aside }: FiguresProps) {
           <Words kind="heading" level={2}>
             {g.title}
           </Words>
+          {g.of.includes('layingDays') ? <HowFar profile={profile} /> : null}
           {g.of.map((id) => (
             <View key={id} style={styles.row}>
               <View style={styles.fill}>
@@ -36,6 +37,26 @@ export function Figures({ profile, aside }: FiguresProps) {
       ))}
     </View>
   );
+}
+
+/** How far queens lie from the days that are told, and from one another. */
+function HowFar({ profile: { slowLaying, queenLogSpread } }: { profile: SpeciesProfile }) {
+  const { share, times } = slowLaying.value;
+  const rows = [
+    [`Waits far longer to lay: ${Math.round(100 * share)} % of queens, ${times} times as long`, slowLaying],
+    [
+      `One queen's brood: all of it ×÷ ${Math.exp(queenLogSpread.value).toFixed(2)} from another's`,
+      queenLogSpread,
+    ],
+  ] as const;
+  return rows.map(([text, { source, level }]) => (
+    <View key={text}>
+      <Words kind="smallBold">{text}</Words>
+      <Words kind="small" soft>
+        {`${LEVEL_WORDS[level]}${provenanceText(source)}`}
+      </Words>
+    </View>
+  ));
 }
 
 function FigureRow({ profile, id }: { profile: SpeciesProfile; id: OwnFigureId }) {

@@ -1,34 +1,24 @@
-import {
-  figureOf,
-  OWN_FIGURE_IDS,
-  provenanceText,
-  type KindCard,
-  type SpeciesProfile,
-} from '@gentle-burrow/core/species';
-import { ownDocument, type OwnKind } from '@gentle-burrow/core/species/own';
+import { figureOf, OWN_FIGURE_IDS, type KindCard, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
-import { put } from '@/data/outbox';
 import { useOwnKinds, useShelf, useSpecies } from '@/data/queries';
 import { KindCautions } from '@/features/founder/KindCautions';
 import { KindSilhouette } from '@/features/founder/KindSilhouette';
 import { useProfileOf } from '@/features/founder/profiles';
-import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { Screen, useIsWide } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Loading } from '@/ui/states';
-import { offerUndo } from '@/ui/undo';
 import { go } from '@/ui/way';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
-import { FIGURE_TITLES, figureText, isUnknown } from '@/words/figures';
+import { FIGURE_TITLES, isUnknown } from '@/words/figures';
 import { FOUNDER_WORDS } from '@/words/kind';
 import { Figures } from './Figures';
+import { Differences, OwnDeeds } from './OwnDeeds';
 import { NoSuchKind } from './NoSuchKind';
 import { QueensSay } from './QueensSay';
-import { takeAlong } from './take-along';
 
 /** What is known of this kind? Every figure with who says so, what the keeper's queens say, and what nobody knows. */
 export function KindPage({ id }: { id: string }) {
@@ -106,67 +96,6 @@ function Copy({ kind }: { kind: KindCard }) {
   );
 }
 
-function OwnDeeds({ own }: { own: OwnKind }) {
-  const { retired, ...rest } = own;
-  const turn = async () => {
-    await put({ what: 'own-kind', kind: retired ? rest : { ...own, retired: true } });
-    offerUndo(retired ? `${own.name} is offered again.` : `${own.name} put away.`, () =>
-      put({ what: 'own-kind', kind: own }),
-    );
-  };
-  return (
-    <Sheet tight>
-      <Words kind="small" soft>
-        {retired
-          ? 'Your own profile, put away: it is not offered any more, and still reckoned with where a queen has it.'
-          : 'Your own profile. Choose it for a queen under “Change species”, or when you take one in.'}
-      </Words>
-      <View style={styles.row}>
-        <Button mode="outlined" icon="pencil-outline" onPress={() => go(`/kinds/${own.id}/own`)}>
-          Change it
-        </Button>
-        <Button mode="outlined" icon="download" onPress={() => takeAlong('profile.json', ownDocument([own]))}>
-          Take it with you
-        </Button>
-        <Button mode="text" icon={retired ? 'undo' : 'archive-outline'} onPress={() => void turn()}>
-          {retired ? 'Offer it again' : 'Put it away'}
-        </Button>
-      </View>
-    </Sheet>
-  );
-}
-
-/** Where the keeper's own figures differ from the catalogue as it stands today. */
-function Differences({ own, profile }: { own: OwnKind; profile: SpeciesProfile }) {
-  const units = usePreferences();
-  const profileOf = useProfileOf();
-  const copied = profileOf(profile.copiedOf ?? profile.id);
-  return (
-    <Sheet>
-      <Words kind="heading" level={2}>
-        {`Where it differs from ${copied.name}`}
-      </Words>
-      {OWN_FIGURE_IDS.map((id) => {
-        const mine = own.figures[id];
-        if (!mine) return null;
-        const theirs = figureOf(copied, id);
-        const text = figureText(id, mine.value as never, units);
-        const other = figureText(id, theirs.value as never, units);
-        return (
-          <View key={id}>
-            <Words kind="smallBold">{`${FIGURE_TITLES[id]}: ${text}, says ${mine.says}`}</Words>
-            <Words kind="small" soft>
-              {text === other
-                ? 'The catalogue says the same today.'
-                : `The catalogue: ${other} (${provenanceText(theirs.source)})`}
-            </Words>
-          </View>
-        );
-      })}
-    </Sheet>
-  );
-}
-
 /** The keeper's queens that are held to be of this kind. */
 function Kept({ kind }: { kind: KindCard }) {
   const rows = (useShelf().data ?? []).filter((r) => r.profileId === kind.id);
@@ -216,5 +145,4 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
   fill: { flex: 1 },
   left: { alignSelf: 'flex-start' },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

@@ -31,7 +31,9 @@ export function KindsPage() {
     ? search(typed, 200).map(({ kind, by }) => ({ kind, by }))
     : keyed
       ? narrowed(kinds, seen).left.map(({ kind }) => ({ kind }))
-      : kinds.filter((k) => kept.has(k.id) && k.copiedOf === null).map((kind) => ({ kind }));
+      : kinds
+          .filter((k) => kept.has(k.id) && k.copiedOf === null && k.rank !== 'type')
+          .map((kind) => ({ kind }));
   const cut = all ? shown : shown.slice(0, SHOWN);
   return (
     <Screen question="What is known of a kind?" back="/records">

@@ -61,6 +61,24 @@ describe('the page of a kind', () => {
     );
   });
 
+  test('is used for all queens of the kind at once, who keep how sure the name is', async () => {
+    const [a, b] = [madeQueen('A', 30), madeQueen('B', 20)];
+    const server = new PretendServer([a, b]);
+    server.own = [own];
+    show(<KindPage id={own.id} />);
+    fireEvent.click(
+      await screen.findByRole('button', { name: 'Use it for your 2 queens of Tetramorium immigrans' }),
+    );
+    await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(2));
+    for (const body of server.bodiesOf('/entries'))
+      expect(body).toMatchObject({ kind: 'identify', species: { profileId: own.id, sure: 'likely' } });
+    expect(new Set(server.bodiesOf('/entries').map((e) => (e as { queenId: string }).queenId))).toEqual(
+      new Set([a.queen.id, b.queen.id]),
+    );
+    // they are its queens now
+    expect(await screen.findByRole('button', { name: '2 queens of yours' })).toBeTruthy();
+  });
+
   test('what the queens say becomes a profile in two taps, with n', async () => {
     const server = new PretendServer([]);
     server.learned = slow('lasius-niger');

@@ -54,11 +54,6 @@ async function moveWarmth(page: Page): Promise<void> {
   await page.getByText('Nothing is changed in her log').scrollIntoViewIfNeeded();
 }
 
-async function openFounder(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'What kind of founder is she?' }).click();
-  await page.getByRole('button', { name: 'Log a sign' }).scrollIntoViewIfNeeded();
-}
-
 async function halfLook(page: Page): Promise<void> {
   await page.getByRole('radio', { name: 'Yesterday' }).click();
   await page.getByRole('button', { name: '8 eggs', exact: true }).click();
@@ -73,7 +68,7 @@ const VIEWS = (id: (label: string) => string): View[] => [
   { name: 'moving', path: `/queens/${id('C2')}`, sizes: ['wide'] },
   { name: 'queen-ahead', path: `/queens/${id('C1')}/ahead`, sizes: ['phone'] },
   { name: 'queen-why', path: `/queens/${id('C1')}/why`, sizes: ['phone'] },
-  { name: 'founder', path: `/queens/${id('C2')}/why`, sizes: ['phone'], prepare: openFounder },
+  { name: 'kind', path: '/kinds/tetramorium-immigrans', sizes: ['phone'] },
   { name: 'look', path: `/queens/${id('S1')}/look`, sizes: ['phone'], prepare: halfLook },
   { name: 'watch', path: `/queens/${id('C1')}/watch`, sizes: ['phone'] },
   { name: 'what-if', path: `/queens/${id('C1')}/ahead`, sizes: ['wide'], prepare: moveWarmth },

@@ -87,6 +87,12 @@ export function useOwnKinds(): readonly OwnKind[] {
   }, [data, items]);
 }
 
+/** Whether the keeper's own profiles are known, or nobody can tell them now: until then none may be said to be missing. */
+export function useOwnKindsKnown(): boolean {
+  const { data, isError, fetchStatus } = useQuery(ownKindsQuery);
+  return data !== undefined || isError || fetchStatus === 'paused';
+}
+
 /** Names and looks of every kind, the keeper's own first; what one is reckoned by is in its profile (`useProfileOf`). */
 export function useSpecies(): readonly KindCard[] {
   const { data } = useQuery(speciesQuery);

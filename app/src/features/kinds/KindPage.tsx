@@ -1,6 +1,6 @@
 import { figureOf, OWN_FIGURE_IDS, type KindCard, type SpeciesProfile } from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
-import { useOwnKinds, useShelf, useSpecies } from '@/data/queries';
+import { useOwnKinds, useOwnKindsKnown, useShelf, useSpecies } from '@/data/queries';
 import { KindCautions } from '@/features/founder/KindCautions';
 import { KindSilhouette } from '@/features/founder/KindSilhouette';
 import { useProfileOf } from '@/features/founder/profiles';
@@ -27,8 +27,9 @@ export function KindPage({ id }: { id: string }) {
   const own = useOwnKinds().find((k) => k.id === id);
   const profile = useProfileOf()(id);
   const isWide = useIsWide();
+  const known = useOwnKindsKnown();
   if (!kind)
-    return kinds.length > 0 ? (
+    return kinds.length > 0 && known ? (
       <NoSuchKind />
     ) : (
       <Screen question="What is known of this kind?" back="/kinds">

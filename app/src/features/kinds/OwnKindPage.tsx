@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { useOwnKinds, useSpecies } from '@/data/queries';
+import { useOwnKinds, useOwnKindsKnown, useSpecies } from '@/data/queries';
 import { useProfileOf } from '@/features/founder/profiles';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -42,7 +42,8 @@ export function OwnKindPage({ id, fromQueens = false }: { id: string; fromQueens
   const kinds = useSpecies();
   const own = useOwnKinds().find((k) => k.id === id);
   const said = useQueensSay(id);
-  if (kinds.length === 0) return <Waiting />;
+  const known = useOwnKindsKnown();
+  if (kinds.length === 0 || !known) return <Waiting />;
   if (!own && !isKind(id)) return <NoSuchKind />;
   if (fromQueens && !said) return <Waiting />;
   return <OwnForm key={id} id={id} own={own ?? null} said={fromQueens ? (said?.figures ?? null) : null} />;
@@ -53,6 +54,15 @@ const Waiting = () => (
     <Loading what="the kind" />
   </Screen>
 );
+
+/** "Lasius niger, mine", or the next that is free. */
+function freeName(copied: string, all: readonly OwnKind[]): string {
+  const taken = new Set(all.map((k) => k.name));
+  for (let n = 1; ; n++) {
+    const name = `${copied}, mine${n === 1 ? '' : ` ${n}`}`;
+    if (!taken.has(name)) return name;
+  }
+}
 
 interface OwnFormProps {
   /** Of the kind that is copied, or of the own profile that is changed. */
@@ -69,7 +79,7 @@ function OwnForm({ id, own, said }: OwnFormProps) {
   const copied = profile.copiedOf ? profileOf(profile.copiedOf) : profile;
   const begin: Draft = own
     ? { name: own.name, figures: own.figures }
-    : { name: `${copied.name}, mine`, figures: {} };
+    : { name: freeName(copied.name, all), figures: {} };
   const { value, change, clear, kept } = useDraft<Draft>(`own-kind.${id}${said ? '.queens' : ''}`, {
     ...begin,
     figures: { ...begin.figures, ...said },

@@ -122,7 +122,19 @@ test('a profile of the keeper’s own goes out as the species that was copied', 
     figures: { eggDays: { value: 20, says: 'the keeper' } },
     changedAt: day(0),
   };
+  // a copy of a type is known no closer than its family, and goes out as it is called
+  const strange = {
+    ...kind,
+    copiedOf: 'unknown-tropical',
+    copiedName: 'Unknown, tropical',
+    name: 'Cerapachys sp.',
+  };
   const entries = [caught({ species: { profileId: kind.id, sure: 'likely' } })];
+  expect(captureRecords([{ queen, entries }], profilesWith([strange]), 'withheld')[0]).toMatchObject({
+    scientificName: 'Formicidae',
+    taxonRank: 'family',
+    verbatimIdentification: 'Cerapachys sp.',
+  });
   expect(captureRecords([{ queen, entries }], profilesWith([kind]), 'withheld')[0]).toMatchObject({
     scientificName: 'Messor structor',
     taxonRank: 'species',

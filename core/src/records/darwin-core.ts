@@ -133,6 +133,7 @@ function taxon(belief: SpeciesBelief, profileOf: (id: string) => SpeciesProfile)
     const { name, copiedOf } = profileOf(id);
     return copiedOf === null ? name : profileOf(copiedOf).name;
   };
+  const ownName = (id: string): string => (profileOf(id).copiedOf === null ? '' : profileOf(id).name);
   const { rank } = profileOf(belief.profileId);
   const known = rank !== 'type';
   const others = belief.others ?? [];
@@ -144,7 +145,7 @@ function taxon(belief: SpeciesBelief, profileOf: (id: string) => SpeciesProfile)
     // as she was called, also by a former name; the scientific name is the one that holds today
     verbatimIdentification: known
       ? `${belief.called ?? profileOf(belief.profileId).name} (${belief.sure})`
-      : (belief.called ?? ''),
+      : (belief.called ?? ownName(belief.profileId)),
     identifiedBy: belief.namedBy ?? '',
     identificationRemarks: others
       .map((o) => `${accepted(o.profileId)} ${Math.round(o.share * 100)} %`)

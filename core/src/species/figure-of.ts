@@ -2,7 +2,8 @@ import type { KindFigures, OwnFigureId } from './figures';
 import { type KindFigure, type SpeciesProfile, type Stage } from './profile';
 import { REFERENCE_C } from './resolve';
 
-const STAGE_OF_DAYS: Partial<Record<OwnFigureId, Stage>> = {
+/** Which stage a figure of days is about. */
+export const STAGE_OF_DAYS: Partial<Record<OwnFigureId, Stage>> = {
   layingDays: 'laying',
   eggDays: 'egg',
   larvaDays: 'larva',

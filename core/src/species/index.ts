@@ -32,7 +32,7 @@ export {
   type Status,
 } from './figures';
 export { practice, prior, provenanceText, type Figure, type Provenance } from './provenance';
-export { figureOf, stageDays } from './figure-of';
+export { figureOf, STAGE_OF_DAYS, stageDays } from './figure-of';
 export { ownCard } from './own-card';
 export { type OwnFigures, type OwnKind } from './own-kind';
 export { OPENING } from './cautions';

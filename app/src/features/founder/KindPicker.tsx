@@ -63,6 +63,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
   const keyed = !searching && TRAITS.some((t) => seen[t] !== null);
   const left = useMemo(() => (keyed ? narrowed(kinds, seen).left : []), [keyed, kinds, seen]);
   const found = searching ? search(typed, 60).filter((f) => may(f.kind)) : [];
+  const genus = searching && found.length === 0 ? genusNamed(kinds.filter(may), typed) : null;
   const chosen = kinds.find((k) => k.id === value);
   const profiles = kinds.filter((k) => k.copiedOf !== null && may(k));
   const own = kinds.filter((k) => k.rank !== 'type' && k.copiedOf === null && kept.has(k.id) && may(k));
@@ -73,7 +74,10 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
   // groups too small to say anything are left out
   const groups: Group[] = (
     searching
-      ? [{ title: 'Found', of: found }]
+      ? [
+          { title: 'Found', of: found },
+          { title: 'Her genus is in the list', of: genus ? [{ ...named(genus), called: typed.trim() }] : [] },
+        ]
       : keyed
         ? [
             {
@@ -108,9 +112,11 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
       <View role="status" aria-live="polite">
         {searching ? (
           <Words kind="small" soft>
-            {found.length === 0
-              ? `Nothing is named like “${typed.trim()}”. Try its genus alone, or take what is nearest below: her log corrects it.`
-              : `${found.length} found. No species of hers? Take her genus: it is held more loosely.`}
+            {genus
+              ? `No “${typed.trim()}” is in the list. Take her genus: it is held more loosely, and what you call her stays with her.`
+              : found.length === 0
+                ? `Nothing is named like “${typed.trim()}”. Try its genus alone, or take what is nearest below: her log corrects it.`
+                : `${found.length} found. No species of hers? Take her genus: it is held more loosely.`}
           </Words>
         ) : null}
       </View>
@@ -130,7 +136,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
                   {...f}
                   on={f.kind.id === value}
                   tabIndex={tabStop(order.indexOf(f.kind.id), at)}
-                  onPress={() => onChoose(f.kind.id, f.by ?? undefined)}
+                  onPress={() => onChoose(f.kind.id, f.called ?? f.by ?? undefined)}
                 />
               ))}
             </View>
@@ -162,12 +168,22 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
 
 interface Found {
   kind: KindCard;
+  /** Another name by which it was found. */
   by: string | null;
+  /** What she is called, where only her genus is in the list. */
+  called?: string;
 }
 interface Group {
   title: string;
   of: readonly Found[];
 }
+/** The genus of a species that is not in the list, as it was typed. */
+const genusNamed = (kinds: readonly KindCard[], typed: string): KindCard | null => {
+  const [first = ''] = typed.trim().toLowerCase().split(/\s+/);
+  return (
+    kinds.find((k) => k.rank === 'genus' && k.copiedOf === null && k.name.toLowerCase() === first) ?? null
+  );
+};
 const named = (kind: KindCard): Found => ({ kind, by: null });
 
 function KindRow({

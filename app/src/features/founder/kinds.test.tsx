@@ -67,6 +67,11 @@ describe('the picker', () => {
       screen.getByRole('radio', { name: 'Lasius niger, black garden ant · founds without food' }),
     );
     expect(onChoose).toHaveBeenCalledWith('lasius-niger', 'black garden ant');
+    // a species of a genus that is in the list: one tap, and what she is called stays
+    search('Lasius carniolicus');
+    expect(screen.getByText(/No “Lasius carniolicus” is in the list. Take her genus/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: /^Lasius, any of this genus/ }));
+    expect(onChoose).toHaveBeenLastCalledWith('lasius', 'Lasius carniolicus');
     search('griffin');
     expect(screen.getByText(/Nothing is named like “griffin”/)).toBeTruthy();
     expect(names('Species')).toEqual(['Unknown', 'Unknown', 'Unknown']);

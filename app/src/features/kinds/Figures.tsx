@@ -1,5 +1,11 @@
-import { figureOf, provenanceText, type OwnFigureId, type SpeciesProfile } from '@gentle-burrow/core/species';
-import type { ReactNode } from 'react';
+import {
+  figureOf,
+  provenanceText,
+  STAGE_OF_DAYS,
+  type KindFigure,
+  type OwnFigureId,
+  type SpeciesProfile,
+} from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -7,16 +13,8 @@ import { Words } from '@/ui/Words';
 import { FIGURE_GROUPS, FIGURE_TITLES, figureText } from '@/words/figures';
 import { LEVEL_WORDS } from '@/words/kind';
 
-const STAGE_OF = { layingDays: 'laying', eggDays: 'egg', larvaDays: 'larva', pupaDays: 'pupa' } as const;
-
-interface FiguresProps {
-  profile: SpeciesProfile;
-  /** What else stands at a figure. */
-  aside?(id: OwnFigureId): ReactNode;
-}
-
 /** Every figure of a profile, with who says so and from which level it is. */
-export function Figures({ profile, aside }: FiguresProps) {
+export function Figures({ profile }: { profile: SpeciesProfile }) {
   return (
     <View style={styles.groups}>
       {FIGURE_GROUPS.map((g) => (
@@ -26,12 +24,7 @@ export function Figures({ profile, aside }: FiguresProps) {
           </Words>
           {g.of.includes('layingDays') ? <HowFar profile={profile} /> : null}
           {g.of.map((id) => (
-            <View key={id} style={styles.row}>
-              <View style={styles.fill}>
-                <FigureRow profile={profile} id={id} />
-              </View>
-              {aside?.(id)}
-            </View>
+            <FigureRow key={id} profile={profile} id={id} />
           ))}
         </View>
       ))}
@@ -49,30 +42,27 @@ function HowFar({ profile: { slowLaying, queenLogSpread } }: { profile: SpeciesP
       queenLogSpread,
     ],
   ] as const;
-  return rows.map(([text, { source, level }]) => (
-    <View key={text}>
+  return rows.map(([text, figure]) => <Row key={text} text={text} figure={figure} />);
+}
+
+function FigureRow({ profile, id }: { profile: SpeciesProfile; id: OwnFigureId }) {
+  const units = usePreferences();
+  const figure = figureOf(profile, id);
+  const text = `${FIGURE_TITLES[id]}: ${figureText(id, figure.value as never, units)}`;
+  const stage = STAGE_OF_DAYS[id];
+  const spread = stage ? `, ×÷ ${Math.exp(profile.stages[stage].logSpread).toFixed(2)} between queens` : '';
+  return <Row text={`${text}${spread}`} figure={figure} />;
+}
+
+/** A figure with who says so, and from which level it is. */
+function Row({ text, figure: { source, level } }: { text: string; figure: KindFigure<unknown> }) {
+  return (
+    <View>
       <Words kind="smallBold">{text}</Words>
       <Words kind="small" soft>
         {`${LEVEL_WORDS[level]}${provenanceText(source)}`}
       </Words>
     </View>
-  ));
-}
-
-function FigureRow({ profile, id }: { profile: SpeciesProfile; id: OwnFigureId }) {
-  const units = usePreferences();
-  const { value, source, level } = figureOf(profile, id);
-  const spread =
-    id in STAGE_OF
-      ? `, ×÷ ${Math.exp(profile.stages[STAGE_OF[id as keyof typeof STAGE_OF]].logSpread).toFixed(2)} between queens`
-      : '';
-  return (
-    <>
-      <Words kind="smallBold">{`${FIGURE_TITLES[id]}: ${figureText(id, value as never, units)}${spread}`}</Words>
-      <Words kind="small" soft>
-        {`${LEVEL_WORDS[level]}${provenanceText(source)}`}
-      </Words>
-    </>
   );
 }
 
@@ -80,6 +70,4 @@ const styles = StyleSheet.create({
   // two beside one another where there is room
   groups: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.xl, rowGap: SPACE.l },
   group: { flexGrow: 1, flexBasis: 300, gap: SPACE.s },
-  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
-  fill: { flex: 1 },
 });

@@ -1,10 +1,11 @@
-import type { OwnKind } from '@gentle-burrow/core/species';
+import { OWN_FIGURE_IDS, type OwnKind } from '@gentle-burrow/core/species';
 import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { ownDocument } from '@gentle-burrow/core/species/own';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router } from 'expo-router';
 import { drop, outboxItems } from '@/data/outbox';
 import { madeQueen, PretendServer, show } from '../../../test/kit';
+import { FIGURE_GROUPS } from '@/words/figures';
 import { KindPage } from './KindPage';
 import { KindsPage } from './KindsPage';
 import { OwnKindPage } from './OwnKindPage';
@@ -104,6 +105,10 @@ describe('the page of a kind', () => {
     show(<KindPage id="griffin" />);
     expect(await screen.findByRole('heading', { name: 'There is no such kind' })).toBeTruthy();
   });
+});
+
+test('every figure that a keeper can give stands in one group', () => {
+  expect(FIGURE_GROUPS.flatMap((g) => g.of).sort()).toEqual([...OWN_FIGURE_IDS].sort());
 });
 
 describe('a profile of one’s own', () => {

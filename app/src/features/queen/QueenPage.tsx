@@ -103,6 +103,9 @@ function Names({ shown }: { shown: ShownQueen }) {
       <Words kind="latin" soft>
         {profile?.name ?? 'Unknown'}
       </Words>
+      {view.ledger.species?.called ? (
+        <Words kind="small" soft>{`called ${view.ledger.species.called}`}</Words>
+      ) : null}
       <Words kind="small" soft>
         {[facts.place.name, facts.queen.batch].filter(Boolean).join(' · ')}
       </Words>

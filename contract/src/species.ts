@@ -7,7 +7,7 @@ const provenance = z.union([
   z.object({ kind: z.literal('practice') }),
   z.object({ kind: z.literal('prior'), why: z.string() }),
   z.object({ kind: z.literal('learned'), n: z.number().int(), ofGenus: z.number().int().optional() }),
-  z.object({ kind: z.literal('keeper'), says: z.string() }),
+  z.object({ kind: z.literal('keeper'), says: z.string(), queens: z.number().int().optional() }),
 ]);
 const level = z.enum(LEVELS);
 const figure = <T extends z.ZodType>(value: T) => z.object({ value, source: provenance, level });

@@ -1,5 +1,5 @@
 import { day, DAY_ZERO, entry, look, QUEEN } from '../test-kit';
-import { speciesProfile } from '../species/catalogue';
+import { profilesWith, speciesProfile } from '../species/catalogue';
 import { ledger } from './ledger/ledger';
 import type { QueenLedger } from './ledger/queen-ledger';
 import { addEvidence, learnedProfile, stageEvidence, taughtOf, type KindEvidence } from './learning';
@@ -194,5 +194,25 @@ describe('learning by genus', () => {
     );
     expect(Math.log(stage.degreeDays / NIGER.stages.egg.degreeDays)).toBeCloseTo(mean, 6);
     expect(stage.logSpread ** 2 - 0.5 * NIGER.stages.egg.logSpread ** 2).toBeCloseTo(variance, 6);
+  });
+
+  test('a profile that was made of what the queens said counts none of them twice', () => {
+    const taught = { 'lasius-niger': evidence('lasius-niger', 0.3, 200) };
+    const after = eggs(taught);
+    const value = after.degreeDays / (25 - after.thresholdC);
+    const own = (queens?: number) => {
+      const id = '018f2b6e-7c1d-7aaa-8bbb-0123456789ab';
+      const figure = { value, says: 'my own queens', ...(queens ? { queens } : {}) };
+      const kind = {
+        ...{ id, name: 'Mine', copiedOf: 'lasius-niger', copiedName: 'Lasius niger' },
+        ...{ figures: { eggDays: figure }, changedAt: '2026-05-01T10:00:00Z' },
+      };
+      const profileOf = profilesWith([kind]);
+      return learnedProfile(profileOf(id), taughtOf(profileOf(id), taught, profileOf)).stages.egg;
+    };
+    expect(own(3).degreeDays).toBeCloseTo(after.degreeDays, 6);
+    expect(own(3).logSpread).toBeCloseTo(after.logSpread, 6);
+    // a figure of another source is moved by them
+    expect(own().degreeDays).toBeGreaterThan(after.degreeDays * 1.01);
   });
 });

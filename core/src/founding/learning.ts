@@ -1,5 +1,12 @@
 import { daysBetween, msOf, normalBelow, type Instant } from '../quantity';
-import { STAGES, type SpeciesProfile, type Stage } from '../species';
+import {
+  REFERENCE_C,
+  stageDays,
+  STAGES,
+  type SpeciesProfile,
+  type Stage,
+  type StageWarmth,
+} from '../species';
 import { lateCatch } from './outlook/late-catch';
 import type { Hemisphere } from '../season';
 import type { QueenLedger } from './ledger/queen-ledger';
@@ -149,6 +156,8 @@ export type KinEvidence = Partial<Record<Stage, GenusEvidence>>;
 export interface Taught {
   own: KindEvidence;
   kin: KinEvidence;
+  /** Stages whose figure was taken from the keeper's queens, as the catalogue has them: so that no queen counts twice. */
+  before?: Partial<Record<Stage, StageWarmth>>;
 }
 export const NOTHING_TAUGHT: Taught = { own: {}, kin: {} };
 
@@ -170,10 +179,33 @@ export function taughtOf(
     const same = id === profile.id || (species !== null && other.kin.species === species);
     // degree-days above another threshold are another measure: then only how far off its profile is tells something
     if (same && other.thresholdC.value === profile.thresholdC.value) own = addEvidence(own, evidence);
-    else if (genus !== null && other.kin.genus === genus) addKin(kin, other, evidence);
+    else if (genus !== null && other.kin.genus === genus)
+      addKin(kin, withStages(other, beforeQueens(other, profileOf)), evidence);
   }
-  return { own, kin };
+  return { own, kin, before: beforeQueens(profile, profileOf) };
 }
+
+function beforeQueens(
+  profile: SpeciesProfile,
+  profileOf: (id: string) => SpeciesProfile,
+): Partial<Record<Stage, StageWarmth>> {
+  if (profile.copiedOf === null) return {};
+  const copied = profileOf(profile.copiedOf);
+  return Object.fromEntries(
+    STAGES.flatMap((stage) => {
+      const mine = profile.stages[stage];
+      if (mine.source.kind !== 'keeper' || !mine.source.queens) return [];
+      // above the own threshold, so that it is the same measure
+      const degreeDays = stageDays(copied, stage) * (REFERENCE_C - mine.thresholdC);
+      return [[stage, { ...mine, degreeDays, logSpread: copied.stages[stage].logSpread }]];
+    }),
+  );
+}
+
+const withStages = (
+  profile: SpeciesProfile,
+  stages: Partial<Record<Stage, StageWarmth>>,
+): SpeciesProfile => ({ ...profile, stages: { ...profile.stages, ...stages } });
 
 function addKin(kin: KinEvidence, other: SpeciesProfile, evidence: KindEvidence): void {
   for (const stage of STAGES) {
@@ -197,13 +229,17 @@ function addKin(kin: KinEvidence, other: SpeciesProfile, evidence: KindEvidence)
  * (hierarchical normal model, e.g. Gelman et al., Bayesian Data Analysis, 3rd ed., sections 2.5 and 5.4). The spread loses what
  * is no longer uncertain about the median.
  */
-export function learnedProfile(profile: SpeciesProfile, { own: evidence, kin }: Taught): SpeciesProfile {
+export function learnedProfile(
+  profile: SpeciesProfile,
+  { own: evidence, kin, before = {} }: Taught,
+): SpeciesProfile {
+  const begun = withStages(profile, before);
   const stages = { ...profile.stages };
   for (const stage of STAGES) {
     const e = usable(evidence[stage]);
     const g = usable(kin[stage]);
     if (!e && !g) continue;
-    const { mean, own } = spreadsOf(profile, stage);
+    const { mean, own } = spreadsOf(begun, stage);
     const ofGenus = 1 / (1 / (GENUS_SHARE * own) + (g?.precision ?? 0));
     const held = {
       mean: mean + ofGenus * (g?.weighted ?? 0),
@@ -214,7 +250,7 @@ export function learnedProfile(profile: SpeciesProfile, { own: evidence, kin }: 
     stages[stage] = {
       ...profile.stages[stage],
       degreeDays: Math.exp(median),
-      logSpread: Math.sqrt((1 - MEDIAN_SHARE) * profile.stages[stage].logSpread ** 2 + 1 / precision),
+      logSpread: Math.sqrt((1 - MEDIAN_SHARE) * begun.stages[stage].logSpread ** 2 + 1 / precision),
       source: { kind: 'learned', n: e?.n ?? 0, ...(g ? { ofGenus: g.n } : {}) },
     };
   }

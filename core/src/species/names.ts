@@ -29,9 +29,9 @@ export function speciesProfile(id: string): SpeciesProfile {
 /** A keeper's own profile as a record like those of the catalogue. */
 function ownRecord(own: OwnKind, copied: KindRecord): KindRecord {
   const figures = Object.fromEntries(
-    Object.entries(own.figures).map(([id, { value, says }]) => [
+    Object.entries(own.figures).map(([id, { value, ...who }]) => [
       id,
-      { value, source: { kind: 'keeper', says } },
+      { value, source: { kind: 'keeper', ...who } },
     ]),
   ) as KindRecord['figures'];
   const { rank, typeId, regions, status } = copied;

@@ -13,6 +13,7 @@ const figureSchema = (id: OwnFigureId) => {
     value: FIGURE_VALUES[id],
     ...(unit === null ? {} : { unit: z.literal(unit) }),
     source: z.string().min(1).max(200).describe('Who says so'),
+    queens: z.number().int().min(1).optional().describe('Taken from so many queens of that keeper'),
   });
 };
 
@@ -50,7 +51,19 @@ export function ownDocument(kinds: readonly OwnKind[]): OwnDocument {
         OWN_FIGURE_IDS.flatMap((f) => {
           const own = figures[f];
           const unit = FIGURE_UNITS[f];
-          return own ? [[f, { value: own.value, ...(unit ? { unit } : {}), source: own.says }]] : [];
+          return own
+            ? [
+                [
+                  f,
+                  {
+                    value: own.value,
+                    ...(unit ? { unit } : {}),
+                    source: own.says,
+                    ...(own.queens ? { queens: own.queens } : {}),
+                  },
+                ],
+              ]
+            : [];
         }),
       ) as OwnDocument['kinds'][number]['figures'],
     })),
@@ -95,7 +108,9 @@ function readKind(value: unknown, i: number): ReadDocument {
   if (read.success) {
     const { figures, ...rest } = read.data;
     const mine = Object.fromEntries(
-      Object.entries(figures).flatMap(([id, f]) => (f ? [[id, { value: f.value, says: f.source }]] : [])),
+      Object.entries(figures).flatMap(([id, f]) =>
+        f ? [[id, { value: f.value, says: f.source, ...(f.queens ? { queens: f.queens } : {}) }]] : [],
+      ),
     );
     return { kinds: [{ ...rest, figures: mine as OwnKind['figures'] }], faults: [] };
   }

@@ -187,7 +187,7 @@ describe('what is wrong with one', () => {
 describe('as a document', () => {
   const whole = own({
     figures: {
-      eggDays: { value: 11, says: 'my own queens' },
+      eggDays: { value: 11, says: 'my own queens', queens: 4 },
       founder: { value: 'fully-claustral', says: 'seen' },
       flightMonths: { value: [6, 7], says: 'a neighbour' },
     },
@@ -204,7 +204,9 @@ describe('as a document', () => {
     expect(JSON.parse(text())).toMatchObject({
       format: 'gentle-burrow-kinds',
       version: 1,
-      kinds: [{ figures: { eggDays: { value: 11, unit: 'days at 25 °C', source: 'my own queens' } } }],
+      kinds: [
+        { figures: { eggDays: { value: 11, unit: 'days at 25 °C', source: 'my own queens', queens: 4 } } },
+      ],
     });
   });
 

@@ -6,6 +6,8 @@ import { FIGURE_VALUES } from './figure-schemas';
 export interface OwnFigure<T> {
   value: T;
   says: string;
+  /** Taken from so many of the keeper's queens: what they teach is not counted a second time. */
+  queens?: number;
 }
 export type OwnFigures = { [K in OwnFigureId]?: OwnFigure<KindFigures[K]> };
 
@@ -17,6 +19,7 @@ const figure = <T extends z.ZodType>(value: T) =>
       .trim()
       .min(1, 'Say who says so: your own queens, another keeper, a book.')
       .max(200, 'Keep who says so to 200 letters.'),
+    queens: z.number().int().min(1).optional(),
   });
 
 export const ownFiguresSchema = z.strictObject(

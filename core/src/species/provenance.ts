@@ -8,7 +8,7 @@ export type Provenance =
   /** From the keeper's queens: of this kind, and others of its genus. */
   | { kind: 'learned'; n: number; ofGenus?: number }
   /** The keeper's own figure, and who says so. */
-  | { kind: 'keeper'; says: string };
+  | { kind: 'keeper'; says: string; queens?: number };
 
 export interface Figure<T> {
   value: T;

@@ -211,7 +211,8 @@ function OwnFigureRow<K extends OwnFigureId>({
       <FigureEditor
         id={id}
         value={own.value as never}
-        onChange={(v) => set({ ...own, value: v } as OwnFigures[K])}
+        // what is typed is no longer what the queens showed
+        onChange={(v) => set({ value: v, says: own.says } as OwnFigures[K])}
       />
       <TextField
         label={`Who says so: ${FIGURE_TITLES[id]}`}

@@ -35,7 +35,7 @@ export function useQueensSay(id: string): { stages: StageSaid[]; figures: OwnFig
         .filter((s) => s.n > 0)
         .map((s) => [
           `${s.stage}Days`,
-          { value: Math.round(10 * s.byQueens) / 10, says: `my own queens (n=${s.n})` },
+          { value: Math.round(10 * s.byQueens) / 10, says: `my own queens (n=${s.n})`, queens: s.n },
         ]),
     ) as OwnFigures;
     return { stages, figures };

@@ -1,3 +1,4 @@
+import { phraseText } from './Said';
 import { inUnits, numberInput, parseNumber, sizeText } from './units';
 
 const INCHES = { length: 'in', temperature: 'F' } as const;
@@ -33,4 +34,11 @@ test('a field shows the decimal sign of the browser’s language, and takes eith
   expect(numberInput(16.5, 'de-DE')).toBe('16,5');
   expect(numberInput(1234.25, 'en-US')).toBe('1234.25');
   expect(parseNumber(numberInput(16.5, 'de-DE'))).toBe(16.5);
+});
+
+test('a gap that must hold ants is told finely enough in inches too: 0.45 mm is no 0.02 in', () => {
+  const says = 'No gap as wide as 0.45 mm, the head of her kind’s smallest worker.';
+  const inches = { length: 'in', temperature: 'C' } as const;
+  expect(inUnits(says, inches)).toBe('No gap as wide as 0.018 in, the head of her kind’s smallest worker.');
+  expect(phraseText([says], inches)).toBe(inUnits(says, inches));
 });

@@ -41,7 +41,9 @@ export function inUnits(sentence: string, { length, temperature }: Units): strin
     text.replace(new RegExp(NUMBER, 'g'), (n) => String(of(Number(n))));
   const lengths =
     length === 'in'
-      ? sentence.replace(MILLIMETRES, (m) => each(m, (mm) => round(mm / MM_PER_INCH, 2)).replace(/mm$/, 'in'))
+      ? sentence.replace(MILLIMETRES, (m) =>
+          each(m, (mm) => round(mm / MM_PER_INCH, mm < 2 ? 3 : 2)).replace(/mm$/, 'in'),
+        )
       : sentence;
   return temperature === 'F'
     ? lengths.replace(DEGREES, (m) => each(m, (c) => round(c * 1.8 + 32, 0)).replace('°C', '°F'))

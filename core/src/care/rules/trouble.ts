@@ -2,6 +2,7 @@ import type { Trouble } from '../../facts';
 import { nounOf, underWay } from '../../housing';
 import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case } from '../case';
+import { narrowerThan } from '../gap';
 import type { Pressure } from '../pressure';
 import { figure } from '../practice';
 import {
@@ -139,12 +140,12 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
         ? {
             ...base,
             measure: 'clean',
-            says: phrase`Cotton has been pulled about since ${{ date: since }}: see that the outer plug still closes, and set a new one before it when it has worn thin. Strong jaws open it in the end.`,
+            says: phrase`Cotton has been pulled about since ${{ date: since }}: see that the outer plug still closes, with no gap as wide as ${{ word: narrowerThan(c.profile) }}, and set a new one before it when it has worn thin. Strong jaws open it in the end.`,
           }
         : {
             ...base,
             measure: 'watch',
-            says: phrase`Cotton is pulled about: fibres over the brood do no harm. See that the plug still closes; judge it again on ${{ date: again }}.`,
+            says: phrase`Cotton is pulled about: fibres over the brood do no harm. See that the plug still closes, with no gap as wide as ${{ word: narrowerThan(c.profile) }}; judge it again on ${{ date: again }}.`,
           };
   }
 }

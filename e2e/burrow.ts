@@ -68,8 +68,8 @@ export class Burrow {
     this.said = '';
     server.stdout.on('data', (d: Buffer) => (this.said += d.toString()));
     server.stderr.on('data', (d: Buffer) => (this.said += d.toString()));
-    // that it starts is asked here, not how soon: the time of the test is the limit
-    for (;;) {
+    // that it starts is asked here, not how soon; a little before the test's own limit it says why it did not
+    for (const until = Date.now() + 150_000; Date.now() < until;) {
       if (server.exitCode !== null) throw new Error(`The server ended: ${this.said}`);
       const up = await fetch(`${this.url}/api/health`).then(
         (r) => r.ok,
@@ -78,6 +78,7 @@ export class Burrow {
       if (up) return;
       await new Promise((r) => setTimeout(r, 100));
     }
+    throw new Error(`The server did not start: ${this.said}`);
   }
 
   async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {

@@ -45,7 +45,6 @@ export {
   stageEvidence,
   taughtOf,
   type KindEvidence,
-  type KinEvidence,
   type Learned,
   type StageEvidence,
   type Taught,

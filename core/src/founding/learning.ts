@@ -144,18 +144,11 @@ export function addEvidence(sum: KindEvidence, part: KindEvidence, sign: 1 | -1 
  */
 const GENUS_SHARE = 0.5;
 
-/** What the others of a genus say of it: how far off its profiles are, as sums over its kinds, of the natural logarithm. */
-export interface GenusEvidence {
-  n: number;
-  precision: number;
-  weighted: number;
-}
-export type KinEvidence = Partial<Record<Stage, GenusEvidence>>;
-
 /** What the keeper's queens say of a kind: of itself, and of the other kinds of its genus. */
 export interface Taught {
   own: KindEvidence;
-  kin: KinEvidence;
+  /** Sums over the kinds of how far off their profiles they are, of the natural logarithm. */
+  kin: KindEvidence;
   /** Stages whose figure was taken from the keeper's queens, as the catalogue has them: so that no queen counts twice. */
   before?: Partial<Record<Stage, StageWarmth>>;
 }
@@ -173,14 +166,14 @@ export function taughtOf(
 ): Taught {
   const { species, genus } = profile.kin;
   let own: KindEvidence = {};
-  const kin: KinEvidence = {};
+  let kin: KindEvidence = {};
   for (const [id, evidence] of Object.entries(learned)) {
     const other = profileOf(id);
     const same = id === profile.id || (species !== null && other.kin.species === species);
     // degree-days above another threshold are another measure: then only how far off its profile is tells something
     if (same && other.thresholdC.value === profile.thresholdC.value) own = addEvidence(own, evidence);
     else if (genus !== null && other.kin.genus === genus)
-      addKin(kin, withStages(other, beforeQueens(other, profileOf)), evidence);
+      kin = addEvidence(kin, offOf(withStages(other, beforeQueens(other, profileOf)), evidence));
   }
   return { own, kin, before: beforeQueens(profile, profileOf) };
 }
@@ -207,20 +200,17 @@ const withStages = (
   stages: Partial<Record<Stage, StageWarmth>>,
 ): SpeciesProfile => ({ ...profile, stages: { ...profile.stages, ...stages } });
 
-function addKin(kin: KinEvidence, other: SpeciesProfile, evidence: KindEvidence): void {
+/** How far off its profile a kind is, as evidence about its genus: what is the kind's own makes it less certain. */
+function offOf(profile: SpeciesProfile, evidence: KindEvidence): KindEvidence {
+  const off: KindEvidence = {};
   for (const stage of STAGES) {
-    const e = evidence[stage];
-    if (!e || e.n < 1 || !(e.precision > 0)) continue;
-    const { mean, own } = spreadsOf(other, stage);
-    const off = e.weighted / e.precision - mean;
+    const e = usable(evidence[stage]);
+    if (!e) continue;
+    const { mean, own } = spreadsOf(profile, stage);
     const precision = 1 / (1 / e.precision + (1 - GENUS_SHARE) * own);
-    const sum = kin[stage] ?? { n: 0, precision: 0, weighted: 0 };
-    kin[stage] = {
-      n: sum.n + e.n,
-      precision: sum.precision + precision,
-      weighted: sum.weighted + precision * off,
-    };
+    off[stage] = { n: e.n, precision, weighted: precision * (e.weighted / e.precision - mean) };
   }
+  return off;
 }
 
 /**
@@ -257,5 +247,5 @@ export function learnedProfile(
   return { ...profile, stages };
 }
 
-const usable = <E extends { n: number; precision: number }>(e: E | undefined): E | null =>
+const usable = (e: StageEvidence | undefined): StageEvidence | null =>
   e && e.n >= 1 && e.precision > 0 ? e : null;

@@ -13,7 +13,6 @@ const figureSchema = (id: OwnFigureId) => {
     value: FIGURE_VALUES[id],
     ...(unit === null ? {} : { unit: z.literal(unit) }),
     source: z.string().min(1).max(200).describe('Who says so'),
-    queens: z.number().int().min(1).optional().describe('Taken from so many queens of that keeper'),
   });
 };
 
@@ -40,7 +39,7 @@ export type OwnDocument = z.infer<typeof ownDocumentSchema>;
 export const ownDocumentJsonSchema = (): object =>
   z.toJSONSchema(ownDocumentSchema, { target: 'draft-2020-12', unrepresentable: 'any' });
 
-/** Own profiles as a document. */
+/** Own profiles as a document. Whose queens a figure was taken from stands in its source alone: to whoever reads it in they are not their own. */
 export function ownDocument(kinds: readonly OwnKind[]): OwnDocument {
   return {
     format: OWN_FORMAT,
@@ -59,7 +58,6 @@ export function ownDocument(kinds: readonly OwnKind[]): OwnDocument {
                     value: own.value,
                     ...(unit ? { unit } : {}),
                     source: own.says,
-                    ...(own.queens ? { queens: own.queens } : {}),
                   },
                 ],
               ]
@@ -108,9 +106,7 @@ function readKind(value: unknown, i: number): ReadDocument {
   if (read.success) {
     const { figures, ...rest } = read.data;
     const mine = Object.fromEntries(
-      Object.entries(figures).flatMap(([id, f]) =>
-        f ? [[id, { value: f.value, says: f.source, ...(f.queens ? { queens: f.queens } : {}) }]] : [],
-      ),
+      Object.entries(figures).flatMap(([id, f]) => (f ? [[id, { value: f.value, says: f.source }]] : [])),
     );
     return { kinds: [{ ...rest, figures: mine as OwnKind['figures'] }], faults: [] };
   }
@@ -124,7 +120,8 @@ function faultOf({ path, message, code, ...issue }: z.core.$ZodIssue): string {
     const keys = (issue as { keys?: string[] }).keys?.join(', ') ?? '';
     return `“${keys}” is not known here. Is the file from a newer version? Leave it out, or bring the application up to date.`;
   }
-  if (part !== 'figures' || !id) return `${path.join('.') || 'it'}: ${message}`;
+  if (part !== 'figures' || !id)
+    return `“${path.join('.') || 'it'}” cannot be read (${message}). Put it right in the file, and read it in again.`;
   const unit = FIGURE_UNITS[id];
   if (field === 'unit') return `${id} has no unit, or another one. It is counted in “${unit}”.`;
   if (field === 'source') return `${id} has no source. Say who says so.`;

@@ -187,7 +187,7 @@ describe('what is wrong with one', () => {
 describe('as a document', () => {
   const whole = own({
     figures: {
-      eggDays: { value: 11, says: 'my own queens', queens: 4 },
+      eggDays: { value: 11, says: 'my own queens' },
       founder: { value: 'fully-claustral', says: 'seen' },
       flightMonths: { value: [6, 7], says: 'a neighbour' },
     },
@@ -204,9 +204,14 @@ describe('as a document', () => {
     expect(JSON.parse(text())).toMatchObject({
       format: 'gentle-burrow-kinds',
       version: 1,
-      kinds: [
-        { figures: { eggDays: { value: 11, unit: 'days at 25 °C', source: 'my own queens', queens: 4 } } },
-      ],
+      kinds: [{ figures: { eggDays: { value: 11, unit: 'days at 25 °C', source: 'my own queens' } } }],
+    });
+  });
+
+  test('to whoever reads it in, figures that came from queens are of somebody else’s', () => {
+    const taken = own({ figures: { eggDays: { value: 11, says: 'my own queens (n=4)', queens: 4 } } });
+    expect(readOwnDocument(JSON.stringify(ownDocument([taken]))).kinds[0]?.figures).toEqual({
+      eggDays: { value: 11, says: 'my own queens (n=4)' },
     });
   });
 
@@ -239,6 +244,9 @@ describe('as a document', () => {
     expect(changed((k) => delete k.figures?.eggDays?.source).faults).toEqual([
       '“Pavement ants of Mill Lane”: eggDays has no source. Say who says so.',
     ]);
+    expect(changed((k) => delete (k as { id?: unknown }).id).faults[0]).toMatch(
+      /“id” cannot be read .* Put it right in the file/,
+    );
     expect(changed((k) => (k.figures!.wingspanMm = { value: 3 })).faults[0]).toMatch(
       /wingspanMm.*newer version/,
     );

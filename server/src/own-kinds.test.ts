@@ -113,6 +113,11 @@ test('what a queen teaches moves her genus too, and n is told apart', async () =
   ]);
   await get('/api/shelf');
   expect(await from(sister)).toEqual({ kind: 0, genus: 1 });
+  // and a device alone is handed what moves her, no more
+  const handed = async (q: ReturnType<typeof named>) =>
+    Object.keys(queenDetailSchema.parse(await get(`/api/queens/${q.queen.id}`)).learned);
+  expect(await handed(sister)).toEqual(['lasius-niger']);
+  expect(await handed(stranger)).toEqual([]);
   expect(await from(slow)).toEqual({ kind: 0, genus: 0 });
   expect(await from(stranger)).toEqual({ kind: 0, genus: 0 });
   const { learned } = learnedSchema.parse(await get('/api/learned'));

@@ -1,5 +1,5 @@
 import { KIND_CARDS } from './catalogue';
-import { narrowed, NOTHING_SEEN, TRAITS, type Seen } from './index';
+import { narrowed, NOTHING_SEEN, TRAITS, type KindCard, type Seen, type Trait } from './index';
 
 const seen = (what: Partial<Seen>) => narrowed(KIND_CARDS, { ...NOTHING_SEEN, ...what });
 const names = (what: Partial<Seen>) => seen(what).left.map((l) => l.kind.name);
@@ -11,18 +11,32 @@ describe('the key', () => {
     expect(left.length).toBe(of);
     expect(of).toBe(KIND_CARDS.filter((k) => k.rank === 'species').length);
     expect(next).not.toBeNull();
-    // the question asked is worth more than each of the others, answered for a queen that is known
-    const niger: Seen = {
-      queenMm: 9,
-      colour: 'black',
-      waist: 'one node',
-      shape: 'large-gaster',
-      northMonth: 7,
-      region: 'Europe',
+    // what each question would leave, each species in turn being the one that is answered for
+    const species = KIND_CARDS.filter((k) => k.rank === 'species');
+    const answers: Record<Trait, (k: KindCard) => readonly unknown[]> = {
+      region: (k) => k.regions,
+      northMonth: (k) => k.flightMonths.value,
+      queenMm: ({ queenLengthMm: { value } }) => [(value.low + value.high) / 2],
+      waist: (k) => (k.waist.value === 'unknown' ? [] : [k.waist.value]),
+      colour: (k) => k.colours.value,
+      shape: ({ founder: { value } }) =>
+        value === 'unknown' ? [] : [value === 'fully-claustral' ? 'large-gaster' : 'slim-large-head'],
     };
-    const after = TRAITS.map((t) => [t, seen({ [t]: niger[t] }).left.length] as const);
-    const median = after.map(([, n]) => n).sort((a, b) => a - b)[2] as number;
-    expect(after.find(([t]) => t === next)?.[1]).toBeLessThanOrEqual(median);
+    const counts = new Map<string, number>();
+    const leftWith = (trait: Trait, value: unknown): number => {
+      const at = `${trait} ${String(value)}`;
+      if (!counts.has(at)) counts.set(at, seen({ [trait]: value }).left.length);
+      return counts.get(at) as number;
+    };
+    const mean = (ns: readonly number[]) => ns.reduce((x, y) => x + y, 0) / ns.length;
+    const leaves = (trait: Trait) =>
+      mean(
+        species.map((k) => {
+          const said = answers[trait](k);
+          return said.length > 0 ? mean(said.map((v) => leftWith(trait, v))) : of;
+        }),
+      );
+    expect(next).toBe([...TRAITS].sort((x, y) => leaves(x) - leaves(y))[0]);
   });
 
   test('a black queen of 9 mm with one node, on a July evening in Europe, may be the black garden ant', () => {

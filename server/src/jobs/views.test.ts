@@ -173,6 +173,36 @@ test('finished stages of one queen move the outlook of her sisters, not her own,
   expect(await workers(sister.queen.id)).toEqual(before);
 });
 
+test('what one queen teaches makes the rows of her genus anew, and no other’s', async () => {
+  const of = (label: string, profileId: string) => {
+    const q = newQueen(label, 60);
+    const species = { profileId, sure: 'certain' as const };
+    return { ...q, intake: { ...q.intake, species } as typeof q.intake };
+  };
+  const [teacher, sister, stranger] = [
+    of('teacher', 'lasius-niger'),
+    of('sister of her genus', 'lasius-flavus'),
+    of('stranger', 'messor-structor'),
+  ];
+  await store.write([{ fact: 'settings', value: DEFAULT_SETTINGS }]);
+  await store.write([...factsOf(teacher), ...factsOf(sister), ...factsOf(stranger)]);
+  await shelf();
+  watched.taken();
+  await store.write(
+    [
+      lookEntry(teacher.queen.id, 51),
+      lookEntry(teacher.queen.id, 49, 4),
+      lookEntry(teacher.queen.id, 30, 9),
+      lookEntry(teacher.queen.id, 28, 9, 3),
+    ].map((value) => ({ fact: 'entry' as const, value })),
+  );
+  await shelf();
+  const again = watched.taken();
+  expect(again).toEqual(expect.arrayContaining(['teacher', 'sister of her genus']));
+  expect(again).not.toContain('stranger');
+  await store.write([{ fact: 'settings', value: ALONE }]);
+});
+
 test('the shelf reads no notes, and says the same', async () => {
   const row = async () => (await shelf()).rows.find((r) => r.queen.id === a.queen.id);
   const before = await row();

@@ -8,7 +8,9 @@ import { Words } from '@/ui/Words';
 import { FIGURE_TITLES } from '@/words/figures';
 import { useQueensSay, type StageSaid } from './queens-say';
 
-const daysText = (n: number): string => String(Math.round(10 * n) / 10);
+/** "12.3 ×÷ 1.2": a median, and how far queens lie from it. */
+const daysText = (n: number, spread: number): string =>
+  `${Math.round(10 * n) / 10} ×÷ ${Math.round(100 * spread) / 100}`;
 /** "3", or "3, and 2 of her genus". */
 const countText = ({ n, ofGenus }: StageSaid): string =>
   ofGenus > 0 ? `${n}, and ${ofGenus} of its genus` : `${n}`;
@@ -34,12 +36,17 @@ export function QueensSay({ kind }: { kind: KindCard }) {
           head={['Days at 25 °C', 'by the profile', 'with your queens', 'how many']}
           rows={said.stages.map((s) => [
             FIGURE_TITLES[`${s.stage}Days`],
-            daysText(s.byProfile),
-            daysText(s.byQueens),
+            daysText(s.byProfile, s.spread.profile),
+            daysText(s.byQueens, s.spread.queens),
             countText(s),
           ])}
         />
       )}
+      {said.stages.length > 0 ? (
+        <Words kind="small" soft>
+          Medians between queens; ×÷ is how far one queen lies from them. What they showed makes it narrower.
+        </Words>
+      ) : null}
       {own ? (
         <Button
           mode="outlined"

@@ -13,6 +13,8 @@ export interface StageSaid {
   /** Days at 25 °C: by the profile, and after what the queens showed. */
   byProfile: number;
   byQueens: number;
+  /** How far queens lie from it, as a factor. */
+  spread: { profile: number; queens: number };
 }
 
 /** Median days that the keeper's queens make of a kind, as figures that a profile can take over; null while it is not known. */
@@ -28,7 +30,17 @@ export function useQueensSay(id: string): { stages: StageSaid[]; figures: OwnFig
       const n = taught.own[stage]?.n ?? 0;
       const ofGenus = taught.kin[stage]?.n ?? 0;
       if (n + ofGenus === 0) return [];
-      return [{ stage, n, ofGenus, byProfile: stageDays(profile, stage), byQueens: stageDays(after, stage) }];
+      return [
+        {
+          ...{ stage, n, ofGenus },
+          byProfile: stageDays(profile, stage),
+          byQueens: stageDays(after, stage),
+          spread: {
+            profile: Math.exp(profile.stages[stage].logSpread),
+            queens: Math.exp(after.stages[stage].logSpread),
+          },
+        },
+      ];
     });
     const figures = Object.fromEntries(
       stages

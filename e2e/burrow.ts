@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { fork, spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -9,11 +9,46 @@ import { growingHemisphere } from '@gentle-burrow/core/season';
 import { test as base, expect, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
+const template = (demo: boolean) => join(root, 'e2e', 'test-results', demo ? 'demo-data' : 'empty-data');
 const axePath = createRequire(import.meta.url).resolve('axe-core/axe.min.js');
+
+/** The process in which most tests' servers live, each on a directory of its own; one a worker. */
+class Host {
+  private static running: Host | null = null;
+  private readonly process = fork(join(root, 'e2e', 'host.mjs'), { silent: true });
+  private readonly asked = new Map<number, (fault?: string) => void>();
+  private said = '';
+
+  private constructor() {
+    this.process.stdout?.on('data', (d: Buffer) => (this.said += d.toString()));
+    this.process.stderr?.on('data', (d: Buffer) => (this.said += d.toString()));
+    this.process.on('message', ({ id, fault }: { id: number; fault?: string }) =>
+      this.asked.get(id)?.(fault),
+    );
+    this.process.on('exit', () => {
+      Host.running = null;
+      for (const answer of this.asked.values()) answer('The host ended.');
+    });
+  }
+
+  static get(): Host {
+    return (Host.running ??= new Host());
+  }
+
+  async ask(deed: 'start' | 'stop', what: object): Promise<void> {
+    const id = this.asked.size;
+    const fault = await new Promise<string | undefined>((resolve) => {
+      this.asked.set(id, resolve);
+      this.process.send({ id, deed, ...what });
+    });
+    if (fault) throw new Error(`${fault}\n${this.said}`);
+  }
+}
 
 /** The real server on a real PGlite directory of its own, which can be stopped, killed and started again. */
 export class Burrow {
   private process: ChildProcess | null = null;
+  private hosted = false;
   said = '';
   /** The moment at which it starts next; now when not set. */
   startsAt: string | null = null;
@@ -22,37 +57,41 @@ export class Burrow {
     readonly folder: string,
     readonly port: number,
     private readonly demo: boolean,
+    /** In a process of its own, which can be killed. */
+    private readonly alone: boolean,
   ) {}
 
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  static async open({ demo = false } = {}): Promise<Burrow> {
+  static async open({ demo = false, alone = false } = {}): Promise<Burrow> {
     const folder = mkdtempSync(join(tmpdir(), 'burrow-e2e-'));
-    const template = join(root, 'e2e', 'test-results', demo ? 'demo-data' : 'empty-data');
-    // making a database takes seconds: each kind is made once and copied
-    if (existsSync(template)) cpSync(template, folder, { recursive: true });
-    const burrow = new Burrow(folder, await freePort(), demo);
+    // making a database takes seconds: each kind was made once and is copied
+    cpSync(template(demo), folder, { recursive: true });
+    const burrow = new Burrow(folder, await freePort(), demo, alone);
     await burrow.start();
-    if (!existsSync(template)) {
-      // whatever the day on which the tests run, the keeper lives where it is spring or summer
-      if (!demo)
-        await burrow.send('PUT', '/settings', {
-          hemisphere: growingHemisphere(new Date().toISOString()),
-        });
-      await burrow.stop();
-      // whole or not there at all: another worker may be looking
-      const half = `${template}-${process.pid}`;
-      cpSync(folder, half, { recursive: true });
-      if (existsSync(template)) rmSync(half, { recursive: true, force: true });
-      else renameSync(half, template);
-      await burrow.start();
-    }
     return burrow;
   }
 
+  /** Makes what the directories of all tests begin with. */
+  static async makeTemplate(demo: boolean): Promise<void> {
+    const burrow = new Burrow(template(demo), await freePort(), demo, true);
+    await burrow.start();
+    // whatever the day on which the tests run, the keeper lives where it is spring or summer
+    if (!demo)
+      await burrow.send('PUT', '/settings', { hemisphere: growingHemisphere(new Date().toISOString()) });
+    await burrow.stop();
+  }
+
   async start(): Promise<void> {
+    const { folder, port, demo, startsAt } = this;
+    if (this.alone) return this.startAlone();
+    await Host.get().ask('start', { folder, port, demo, startsAt });
+    this.hosted = true;
+  }
+
+  private async startAlone(): Promise<void> {
     const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], {
       env: {
         ...process.env,
@@ -81,7 +120,20 @@ export class Burrow {
     throw new Error(`The server did not start: ${this.said}`);
   }
 
-  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+  /** Nobody answers any more, whichever way. */
+  async stop(): Promise<void> {
+    if (this.hosted) await Host.get().ask('stop', { folder: this.folder });
+    this.hosted = false;
+    await this.end('SIGTERM');
+  }
+
+  /** Ends it in the midst of whatever it does; only one in a process of its own can be. */
+  async kill(): Promise<void> {
+    if (!this.alone) throw new Error('A server among others cannot be killed: open it alone.');
+    await this.end('SIGKILL');
+  }
+
+  private async end(signal: 'SIGTERM' | 'SIGKILL'): Promise<void> {
     const server = this.process;
     this.process = null;
     if (!server || server.exitCode !== null) return;
@@ -91,7 +143,7 @@ export class Burrow {
   }
 
   async close(): Promise<void> {
-    await this.stop('SIGKILL');
+    await (this.alone ? this.kill() : this.stop());
     rmSync(this.folder, { recursive: true, force: true });
   }
 
@@ -125,6 +177,8 @@ async function freePort(): Promise<number> {
 }
 
 interface Fixtures {
+  /** Its server has a process of its own, which can be killed. */
+  alone: boolean;
   /** An empty burrow. */
   burrow: Burrow;
   /** One with the demo in it. */
@@ -132,13 +186,14 @@ interface Fixtures {
 }
 
 export const test = base.extend<Fixtures>({
-  burrow: async ({}, use) => {
-    const burrow = await Burrow.open();
+  alone: [false, { option: true }],
+  burrow: async ({ alone }, use) => {
+    const burrow = await Burrow.open({ alone });
     await use(burrow);
     await burrow.close();
   },
-  demo: async ({}, use) => {
-    const burrow = await Burrow.open({ demo: true });
+  demo: async ({ alone }, use) => {
+    const burrow = await Burrow.open({ demo: true, alone });
     await use(burrow);
     await burrow.close();
   },
@@ -152,6 +207,9 @@ export const test = base.extend<Fixtures>({
 
 /** With the application kept for offline, as a keeper's browser keeps it. */
 export const testOffline = test.extend({ serviceWorkers: 'allow' });
+
+/** With a server that can be killed. */
+export const testKilled = test.extend({ alone: true });
 
 export { expect };
 

@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './tests',
   outputDir: './test-results',
-  // each test has a server and a directory of its own
+  globalSetup: './setup.ts',
+  // each test has a server and a directory of its own; the servers of one worker share a process
   workers: 2,
   fullyParallel: true,
   timeout: 180_000,
@@ -34,6 +35,10 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    // with motion on one and without on the other: both are used, and what does not move is quicker
+    {
+      name: 'wide',
+      use: { viewport: { width: 1280, height: 800 }, contextOptions: { reducedMotion: 'reduce' } },
+    },
   ],
 });

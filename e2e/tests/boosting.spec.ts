@@ -74,7 +74,7 @@ testOffline('without a connection it waits whole, and is sent whole', async ({ p
   await open(page);
   await page.getByRole('radio', { name: /^T1/ }).click();
   await expect(page.getByText(/the kind is not certain/)).toBeVisible();
-  await demo.stop('SIGKILL');
+  await demo.stop();
   await page.getByRole('textbox', { name: 'Pupae' }).fill('3');
   await keep(page).click();
   await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();

@@ -97,7 +97,7 @@ testOffline(
     await choose(page, 'A door opened or shut');
     await choose(page, /^Port 1/);
     await choose(page, 'Open');
-    await demo.stop('SIGKILL');
+    await demo.stop();
     await keep(page);
     await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
     await expect(page.getByText(/The nest: by a pipe to her old tube.*port 1 shut/)).toHaveCount(0);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countBrood, dayAgo, expect, logLook, nextTo, pickKind, test, toView } from '../burrow';
+import { countBrood, dayAgo, expect, logLook, nextTo, pickKind, test, testKilled, toView } from '../burrow';
 
 interface Detail {
   queen: { id: string };
@@ -34,76 +34,76 @@ async function takeIn(page: Page, ago: number): Promise<void> {
   await expect(page.getByRole('heading', { name: 'How is A doing?' })).toBeVisible();
 }
 
-test('a new keeper takes a queen in, logs two months of looks on the drawing, and is told what next', async ({
-  page,
-  burrow,
-}) => {
-  await page.goto(burrow.url);
-  await expect(page.getByText('Nothing yet. No queen stands on this shelf.').first()).toBeVisible();
-  await takeIn(page, 60);
-  const id = page.url().split('/').pop() as string;
-  const detail = () => burrow.api<Detail>(`/queens/${id}`);
-  await expect.poll(async () => (await detail()).queen?.id).toBe(id);
-  const before = await detail();
+testKilled(
+  'a new keeper takes a queen in, logs two months of looks on the drawing, and is told what next',
+  async ({ page, burrow }) => {
+    await page.goto(burrow.url);
+    await expect(page.getByText('Nothing yet. No queen stands on this shelf.').first()).toBeVisible();
+    await takeIn(page, 60);
+    const id = page.url().split('/').pop() as string;
+    const detail = () => burrow.api<Detail>(`/queens/${id}`);
+    await expect.poll(async () => (await detail()).queen?.id).toBe(id);
+    const before = await detail();
 
-  await logLook(page, 52, { eggs: 0, larvae: 0, pupae: 0, workers: 0 });
-  await logLook(page, 45, { eggs: 5, larvae: 0, pupae: 0, workers: 0 });
-  await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(2);
-  const withEggs = await detail();
-  expect(withEggs.view.outlook.events.eggs?.status).toBe('seen');
-  expect(daysWide(withEggs.view.outlook.events.workers!.band)).toBeLessThan(
-    daysWide(before.view.outlook.events.workers!.band),
-  );
+    await logLook(page, 52, { eggs: 0, larvae: 0, pupae: 0, workers: 0 });
+    await logLook(page, 45, { eggs: 5, larvae: 0, pupae: 0, workers: 0 });
+    await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(2);
+    const withEggs = await detail();
+    expect(withEggs.view.outlook.events.eggs?.status).toBe('seen');
+    expect(daysWide(withEggs.view.outlook.events.workers!.band)).toBeLessThan(
+      daysWide(before.view.outlook.events.workers!.band),
+    );
 
-  // on the drawing: the water line by dragging, her place by a tap in the lens
-  await logLook(page, 30, { eggs: [8, 12], larvae: 4 }, async () => {
-    const line = page.getByRole('slider', { name: 'Water line' });
-    await line.scrollIntoViewIfNeeded();
-    const from = (await line.boundingBox())!;
-    await page.mouse.move(from.x + from.width / 2, from.y + from.height - 16);
-    await page.mouse.down();
-    await page.mouse.move(from.x + from.width / 2 - 14, from.y + from.height - 16, { steps: 6 });
-    await page.mouse.up();
-    await expect(page.getByText(/Water line read at \d+ mm/)).toBeVisible();
-    const lens = page.getByRole('img', { name: /Tube 18 by 150/ }).nth(1);
-    await lens.scrollIntoViewIfNeeded();
-    const box = (await lens.boundingBox())!;
-    await page.mouse.click(box.x + box.width * 0.45, box.y + box.height * 0.35);
-    await expect(page.getByText(/She sits at \d+ mm/)).toBeVisible();
-  });
-  await expect.poll(async () => (await detail()).view.ledger.waterReadings.length).toBe(1);
-  expect((await detail()).view.ledger.queenSeen.atMm).toBeGreaterThan(90);
+    // on the drawing: the water line by dragging, her place by a tap in the lens
+    await logLook(page, 30, { eggs: [8, 12], larvae: 4 }, async () => {
+      const line = page.getByRole('slider', { name: 'Water line' });
+      await line.scrollIntoViewIfNeeded();
+      const from = (await line.boundingBox())!;
+      await page.mouse.move(from.x + from.width / 2, from.y + from.height - 16);
+      await page.mouse.down();
+      await page.mouse.move(from.x + from.width / 2 - 14, from.y + from.height - 16, { steps: 6 });
+      await page.mouse.up();
+      await expect(page.getByText(/Water line read at \d+ mm/)).toBeVisible();
+      const lens = page.getByRole('img', { name: /Tube 18 by 150/ }).nth(1);
+      await lens.scrollIntoViewIfNeeded();
+      const box = (await lens.boundingBox())!;
+      await page.mouse.click(box.x + box.width * 0.45, box.y + box.height * 0.35);
+      await expect(page.getByText(/She sits at \d+ mm/)).toBeVisible();
+    });
+    await expect.poll(async () => (await detail()).view.ledger.waterReadings.length).toBe(1);
+    expect((await detail()).view.ledger.queenSeen.atMm).toBeGreaterThan(90);
 
-  await logLook(page, 2, { eggs: 4, larvae: 6, pupae: 50, workers: 0 });
-  await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(4);
-  await expect(page.getByText(/Leave her alone until \d+ \w+/).first()).toBeVisible();
-  await toView(page, 'Ahead');
-  await expect(page.getByText('between', { exact: false }).first()).toBeVisible();
+    await logLook(page, 2, { eggs: 4, larvae: 6, pupae: 50, workers: 0 });
+    await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(4);
+    await expect(page.getByText(/Leave her alone until \d+ \w+/).first()).toBeVisible();
+    await toView(page, 'Ahead');
+    await expect(page.getByText('between', { exact: false }).first()).toBeVisible();
 
-  // fifty was a slip of the thumb: amended, and the former count stays in the log
-  await toView(page, 'Log');
-  await page
-    .getByRole('button', { name: /^Put right: Look/ })
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
-  await countBrood(page, { pupae: 5 });
-  await page.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
-  await expect(page.getByText(/pupae 5,/).first()).toBeVisible();
-  expect(new URL(page.url()).pathname).toBe(`/queens/${id}/log`);
+    // fifty was a slip of the thumb: amended, and the former count stays in the log
+    await toView(page, 'Log');
+    await page
+      .getByRole('button', { name: /^Put right: Look/ })
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
+    await countBrood(page, { pupae: 5 });
+    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
+    await expect(page.getByText(/pupae 5,/).first()).toBeVisible();
+    expect(new URL(page.url()).pathname).toBe(`/queens/${id}/log`);
 
-  await expect.poll(async () => (await detail()).entries.length).toBe(6);
-  await page.reload();
-  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
-  await burrow.stop('SIGKILL');
-  await burrow.start();
-  await page.reload();
-  await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
-  expect((await detail()).entries.map((e) => e.kind).sort()).toEqual(
-    ['amendment', 'intake', 'look', 'look', 'look', 'look'].sort(),
-  );
-});
+    await expect.poll(async () => (await detail()).entries.length).toBe(6);
+    await page.reload();
+    await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
+    await burrow.kill();
+    await burrow.start();
+    await page.reload();
+    await expect(page.getByText(/Put right .*pupae 50/)).toBeVisible();
+    expect((await detail()).entries.map((e) => e.kind).sort()).toEqual(
+      ['amendment', 'intake', 'look', 'look', 'look', 'look'].sort(),
+    );
+  },
+);
 
 test('the outlook re-dates itself when she is late', async ({ page, burrow }) => {
   await page.goto(burrow.url);

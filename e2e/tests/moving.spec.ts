@@ -103,7 +103,7 @@ testOffline(
     await openHome(page);
     await page.getByRole('radio', { name: /^16 × 150, filled/ }).click();
     await choose(page, 'By a vented joint');
-    await demo.stop('SIGKILL');
+    await demo.stop();
     await keep(page);
     await expect(page.getByText(/The fresh tube: by a vented joint to her old tube/)).toBeVisible();
     await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();

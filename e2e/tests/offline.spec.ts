@@ -19,7 +19,7 @@ testOffline(
     await page.waitForTimeout(1000);
     const before = (await demo.api<Log>(`/queens/${id}/entries`)).entries.length;
 
-    await demo.stop('SIGKILL');
+    await demo.stop();
     await page.getByRole('button', { name: 'Log a look' }).click();
     await countBrood(page, { eggs: 8, larvae: 2 });
     await page.getByRole('button', { name: 'Keep this look' }).click();
@@ -58,7 +58,7 @@ testOffline('a queen can be taken in without a connection', async ({ page, burro
   await nextTo(page, 'Where does she stand?');
   await page.getByRole('textbox', { name: 'Name of the place' }).fill('Shoe box');
   await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
-  await burrow.stop('SIGKILL');
+  await burrow.stop();
   await page.getByRole('button', { name: 'Take her in' }).click();
   await expect(page.getByRole('heading', { name: /How is A doing/ })).toBeVisible();
   await expect(page.getByText(/Leave her alone until/).first()).toBeVisible();
@@ -88,7 +88,7 @@ testOffline(
     expect(of).toBeGreaterThanOrEqual(3);
     await page.getByRole('button', { name: 'No change' }).click();
     await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 2 of ${of}$`) })).toBeVisible();
-    await demo.stop('SIGKILL');
+    await demo.stop();
     await page.getByRole('button', { name: 'No change' }).click();
     await expect(page.getByRole('heading', { level: 1, name: new RegExp(`, 3 of ${of}$`) })).toBeVisible();
     // left and come back to, still without a connection: it stands where it stood

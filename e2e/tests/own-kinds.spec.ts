@@ -131,7 +131,7 @@ testOffline(
     await page.evaluate(() => navigator.serviceWorker.ready);
     await page.goto(`${demo.url}/kinds/manica-rubida`);
     await expect(page.getByRole('heading', { name: 'What is known of Manica rubida?' })).toBeVisible();
-    await demo.stop('SIGKILL');
+    await demo.stop();
     await page.getByRole('button', { name: 'Copy and change' }).click();
     await page.getByRole('button', { name: 'Change Egg' }).click();
     await page.getByRole('textbox', { name: 'Egg, days at 25 °C' }).fill('21');

@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { connect, createServer, type AddressInfo, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { queenDetailSchema } from '@gentle-burrow/contract';
@@ -82,6 +82,29 @@ test('a busy port is one clear sentence', async () => {
   expect(code).toBe(1);
   expect(said).toContain(`Port ${port} on 127.0.0.1 is taken by another program.`);
   expect(said).not.toMatch(/at .*\.ts:/);
+}, 60_000);
+
+test('asked to stop it ends, though one holds a line open and another never ends asking', async () => {
+  const { server, address, ended } = start({});
+  const { hostname, port } = new URL(await address);
+  const open = async (half: string): Promise<Socket> => {
+    const socket = connect(Number(port), hostname);
+    socket.on('error', () => {});
+    await new Promise((r) => socket.once('connect', r));
+    socket.write(half);
+    return socket;
+  };
+  const waiting = [
+    await open(''),
+    await open(
+      'POST /api/entries HTTP/1.1\r\nhost: a\r\ncontent-type: application/json\r\ncontent-length: 9\r\n\r\n{',
+    ),
+  ];
+  // both are there for the server: what came after them is answered
+  expect((await fetch(`http://${hostname}:${port}/api/health`)).ok).toBe(true);
+  server.kill('SIGTERM');
+  expect((await ended).code).toBe(0);
+  for (const socket of waiting) socket.destroy();
 }, 60_000);
 
 describe('a data directory', () => {

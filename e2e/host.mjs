@@ -1,0 +1,28 @@
+// Several servers in one process: what is compiled and warm for one test is so for the next. Asked and answered by messages.
+import { setFlagsFromString } from 'node:v8';
+import { projectors, serve } from '../server/dist/serve.js';
+
+setFlagsFromString('--liftoff-only');
+
+const pool = projectors();
+const open = new Map();
+
+const deeds = {
+  async start({ folder, port, demo, startsAt }) {
+    const ahead = startsAt ? Date.parse(startsAt) - Date.now() : 0;
+    const now = () => new Date(Date.now() + ahead);
+    open.set(folder, await serve({ dataDir: folder, host: '127.0.0.1', port, demo, now, pool }));
+  },
+  async stop({ folder }) {
+    await open.get(folder)?.stop();
+    open.delete(folder);
+  },
+};
+
+process.on('message', ({ id, deed, ...what }) => {
+  deeds[deed](what).then(
+    () => process.send({ id }),
+    (error) => process.send({ id, fault: String(error?.stack ?? error) }),
+  );
+});
+process.on('disconnect', () => process.exit(0));

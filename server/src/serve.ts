@@ -1,0 +1,141 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
+import { dirname, join, resolve } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { fileURLToPath } from 'node:url';
+import { buildApp } from './app';
+import { seedDemo } from './demo/seed';
+import { StartError } from './errors';
+import { WorkerPool, type Projector } from './jobs/pool';
+import { Views } from './jobs/views';
+import { migrationsIn, openStore } from './start';
+
+// bundled beside its worker in server/dist
+const here = dirname(fileURLToPath(import.meta.url));
+const serverFolder = resolve(here, '..');
+const program = join(here, 'main.js');
+
+export interface Opening {
+  /** Where the data lies; beside the server when not given. */
+  dataDir?: string | undefined;
+  /** A PostgreSQL server; PGlite in the directory when not given. */
+  databaseUrl?: string | undefined;
+  /** Puts the demo in where nothing is yet. */
+  demo: boolean;
+  now: () => Date;
+}
+
+export interface Serving extends Opening {
+  host: string;
+  port: number;
+  webRoot?: string | undefined;
+  /** Threads that project; of its own when not given. */
+  pool?: Projector | undefined;
+}
+
+export interface Served {
+  url: string;
+  replayed: number;
+  stop(): Promise<void>;
+}
+
+const dataDirOf = ({ dataDir }: Opening): string => resolve(dataDir ?? join(serverFolder, '..', 'data'));
+
+const openAt = (opening: Opening) =>
+  openStore({
+    migrationsFolder: migrationsIn(serverFolder),
+    databaseUrl: opening.databaseUrl,
+    dataDir: dataDirOf(opening),
+  });
+
+/** So long an answer may take once the server is asked to stop. */
+const GRACE_MS = 1500;
+
+/** Threads for projections, one a core. */
+export const projectors = (): WorkerPool =>
+  new WorkerPool(join(here, 'project.worker.js'), Math.max(1, Math.min(4, availableParallelism())));
+
+/** Makes the data directory, with the demo in it where that is asked for. */
+export async function prepare(opening: Opening): Promise<void> {
+  const { store } = await openAt(opening);
+  if (opening.demo) await seedDemo(store, opening.now());
+  await store.close();
+}
+
+/** Making a PGlite directory takes memory that the process would keep: a child makes it and leaves. */
+function prepareInChild(opening: Opening): void {
+  console.log('Making the data directory …');
+  const child = spawnSync(process.execPath, [...process.execArgv, program, '--prepare'], {
+    stdio: 'inherit',
+    env: {
+      ...process.env,
+      BURROW_DATA: dataDirOf(opening),
+      BURROW_DEMO: opening.demo ? '1' : '',
+      BURROW_NOW: opening.now().toISOString(),
+    },
+  });
+  if (child.status !== 0)
+    throw new StartError('The data directory could not be made. The lines above say why.');
+}
+
+/**
+ * Opens the data and listens.
+ * @throws StartError with one sentence when the data cannot be opened or nobody can listen there
+ */
+export async function serve(serving: Serving): Promise<Served> {
+  const { host, port, demo, now } = serving;
+  if (!serving.databaseUrl && !existsSync(join(dataDirOf(serving), 'db', 'PG_VERSION')))
+    prepareInChild(serving);
+  const { store, replayed } = await openAt(serving);
+  if (demo) await seedDemo(store, now());
+
+  const own = serving.pool ? null : projectors();
+  const pool = serving.pool ?? (own as WorkerPool);
+  const { version } = JSON.parse(readFileSync(join(serverFolder, 'package.json'), 'utf8')) as {
+    version: string;
+  };
+  const app = await buildApp({
+    store,
+    views: new Views(store, pool),
+    version,
+    logger: true,
+    now,
+    webRoot: serving.webRoot ?? join(serverFolder, '..', 'app', 'dist'),
+  });
+  const stop = async () => {
+    // what is asked now is still answered; who only holds a line open, or never ends asking, does not keep the server from ending
+    await Promise.race([app.close(), sleep(GRACE_MS, undefined, { ref: false })]);
+    app.server.closeAllConnections();
+    await own?.close();
+    await store.close();
+  };
+  try {
+    await app.listen({ host, port });
+  } catch (error) {
+    await stop();
+    throw listenError(error as NodeJS.ErrnoException, host, port);
+  }
+  const address = app.server.address();
+  const bound = typeof address === 'object' && address ? address.port : port;
+  return { url: `http://${host}:${bound}`, replayed, stop };
+}
+
+function listenError(error: NodeJS.ErrnoException, host: string, port: number): Error {
+  if (error.code === 'EADDRINUSE') {
+    return new StartError(
+      `Port ${port} on ${host} is taken by another program. Stop it, or choose another with PORT=….`,
+    );
+  }
+  if (error.code === 'EACCES') {
+    return new StartError(
+      `Port ${port} needs rights that you do not have. Choose one above 1023 with PORT=….`,
+    );
+  }
+  if (error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND') {
+    return new StartError(
+      `This machine has no address ${host}. Set HOST to 127.0.0.1, or to one that it has.`,
+    );
+  }
+  return error;
+}

@@ -1,7 +1,18 @@
+export { degreeDays } from './degree-days';
+export { degreeDaysOfReadings, meanAbove, type TempReading } from './degree-days-of-readings';
+export { gradientAtC, gradientFit, type Gradient, type GradientPoint } from './gradient';
+export {
+  absoluteHumidityGPerM3,
+  dewPointC,
+  saltHumidity,
+  vapourPressureDeficitKPa,
+  type Salt,
+} from './humidity';
+export { hygrometerCorrection, type CheckPoint, type Correction } from './hygrometer';
 export {
   diffusivityM2PerS,
   saturationPressureKPa,
   STANDARD_PRESSURE_KPA,
   waterDensityGPerMl,
 } from './vapour';
-export { degreeDays } from './degree-days';
+export * from './readings';

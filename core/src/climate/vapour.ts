@@ -3,6 +3,9 @@ import { within } from '../quantity';
 const CELSIUS_ZERO_K = 273.15;
 const CRITICAL_K = 647.096;
 const CRITICAL_KPA = 22_064;
+const TRIPLE_C = 0.01;
+const TRIPLE_K = TRIPLE_C + CELSIUS_ZERO_K;
+const TRIPLE_KPA = 0.611657;
 
 /**
  * Saturation pressure of water vapour over liquid water, kPa.
@@ -24,6 +27,22 @@ export function saturationPressureKPa(tempC: number): number {
     15.9618719 * tau ** 4 +
     1.80122502 * tau ** 7.5;
   return CRITICAL_KPA * Math.exp((CRITICAL_K / kelvin) * series);
+}
+
+/**
+ * Saturation pressure of water vapour over ice, kPa.
+ *
+ * ln(p/pt) = Tt/T · (a1·θ^b1 + a2·θ^b2 + a3·θ^b3), θ = T/Tt.
+ * Source: Wagner, Riethmann, Feistel & Harvey 2011, J. Phys. Chem. Ref. Data 40:043103 (IAPWS R14-08, from memory).
+ * @param tempC −100 to 0.01 °C
+ * @throws InputError outside that
+ */
+export function icePressureKPa(tempC: number): number {
+  within(tempC, 'tempC', 'The temperature', { min: -100, max: TRIPLE_C, unit: '°C' });
+  const theta = (tempC + CELSIUS_ZERO_K) / TRIPLE_K;
+  const series =
+    -21.2144006 * theta ** 0.00333333333 + 27.3203819 * theta ** 1.20666667 - 6.1059813 * theta ** 1.70333333;
+  return TRIPLE_KPA * Math.exp(series / theta);
 }
 
 export const STANDARD_PRESSURE_KPA = 101.325;

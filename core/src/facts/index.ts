@@ -1,6 +1,7 @@
 export * from './vocabulary';
 export { countSchema, idSchema, instantSchema, type Count } from './common';
 export { placeSchema, spotSchema, type Place, type Spot } from './place';
+export { probeSchema, type Probe } from './probe';
 export { queenSchema, type Queen } from './queen';
 export { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
 export { settingsSchema } from './settings';

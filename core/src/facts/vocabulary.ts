@@ -179,3 +179,7 @@ export type TakenTo = (typeof TAKEN_TO)[number];
 
 export const WINGS = ['dealate', 'winged', 'unknown'] as const;
 export type Wings = (typeof WINGS)[number];
+
+/** Whatever tells how warm or damp it is at a place. */
+export const PROBE_KINDS = ['logger', 'min-max', 'by-hand'] as const;
+export type ProbeKind = (typeof PROBE_KINDS)[number];

@@ -9,3 +9,4 @@ export {
   type Phase,
   type Winter,
 } from './season';
+export { dayLengthH } from './day-length';

@@ -1,0 +1,38 @@
+export {
+  columnsOf,
+  fromCenti,
+  lengthOf,
+  NONE,
+  picked,
+  readingsOf,
+  sliced,
+  toCenti,
+  type Columns,
+} from './columns';
+export {
+  byDay,
+  dayNumber,
+  HOUR_MS,
+  inColumns,
+  merged,
+  packed,
+  packedHours,
+  rolled,
+  together,
+  unpacked,
+  unpackedHours,
+  type Day,
+  type Rolled,
+  type Spread,
+} from './day';
+export { guessMapping } from './guess';
+export { readingsOfLines } from './lines';
+export { readingFault, SHOWN_C, type Reading } from './reading';
+export {
+  DATE_ORDERS,
+  rowReader,
+  type DateOrder,
+  type Mapping,
+  type RefusedRow,
+  type RowReader,
+} from './table';

@@ -1,3 +1,4 @@
+export * from './climate';
 export * from './common';
 export * from './entries';
 export * from './health';

@@ -18,6 +18,7 @@ import { healthRoutes } from './routes/health';
 import { labelsRoutes } from './routes/labels';
 import { methodsAllowed } from './routes/methods';
 import { photosRoutes } from './routes/photos';
+import { probesRoutes } from './routes/probes';
 import { queensRoutes } from './routes/queens';
 import { settingsRoutes } from './routes/settings';
 import { shelfRoutes } from './routes/shelf';
@@ -91,6 +92,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(entriesRoutes, services);
       await api.register(shelfRoutes, services);
       await api.register(agendaRoutes, services);
+      await api.register(probesRoutes, services);
       await api.register(stockRoutes, services);
       await api.register(labelsRoutes, services);
       await api.register(capturesRoutes, services);

@@ -8,6 +8,15 @@ const CODES = {
   },
   'no-such-queen': { status: 404, says: 'No queen has this id. Take her in first.' },
   'no-such-place': { status: 404, says: 'No place has this id. Add the place first.' },
+  'no-such-probe': { status: 404, says: 'No probe has this id. Add the probe first.' },
+  'wrong-token': {
+    status: 401,
+    says: 'This is not the secret of the probe. Send it as "Authorization: Bearer …", or make a new one in Places.',
+  },
+  'too-often': {
+    status: 429,
+    says: 'This probe sends too often. Send several readings at once, some seconds apart.',
+  },
   'no-such-item': { status: 404, says: 'Nothing in the stock has this id. Add it first.' },
   'method-not-allowed': { status: 405, says: 'This address does not take that method.' },
   'id-taken': {

@@ -22,6 +22,7 @@ export async function openStore(options: {
       { ...open, close: () => open.close().finally(dir.unlock) },
       new Journal(dir.journal),
       dir.photos,
+      new Journal(dir.readings),
     );
     return { store, ...(await store.prepare()) };
   } catch (error) {

@@ -21,6 +21,8 @@ export interface DataDir {
   db: string;
   /** Every fact as a line of JSON, synced to the disk before it is acknowledged. */
   journal: string;
+  /** Every reading likewise, beside the facts: there are many more of them. */
+  readings: string;
   /** Every photo as a file, synced to the disk likewise. */
   photos: string;
   unlock(): void;
@@ -49,6 +51,7 @@ export function openDataDir(root: string): DataDir {
     root,
     db: join(root, 'db'),
     journal: join(root, 'facts.jsonl'),
+    readings: join(root, 'readings.jsonl'),
     photos: join(root, 'photos'),
     unlock,
   };

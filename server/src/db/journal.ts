@@ -15,7 +15,7 @@ import type { Fact } from './facts';
  * never calls fsync, so after a power cut the database may have lost its newest rows: what lies behind the position that
  * the database remembers is then written again.
  */
-export class Journal {
+export class Journal<F = Fact> {
   private readonly handle: number;
   /** Bytes written so far. */
   position: number;
@@ -30,7 +30,7 @@ export class Journal {
     }
   }
 
-  append(facts: readonly Fact[]): void {
+  append(facts: readonly F[]): void {
     const lines = Buffer.from(facts.map((f) => `${JSON.stringify(f)}\n`).join(''));
     writeSync(this.handle, lines);
     fdatasyncSync(this.handle);
@@ -38,13 +38,13 @@ export class Journal {
   }
 
   /** Facts written from this position on. */
-  since(position: number): Fact[] {
+  since(position: number): F[] {
     const bytes = readFileSync(this.file).subarray(position);
     return bytes
       .toString('utf8')
       .split('\n')
       .filter((line) => line !== '')
-      .map((line) => JSON.parse(line) as Fact);
+      .map((line) => JSON.parse(line) as F);
   }
 
   close(): void {

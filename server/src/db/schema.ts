@@ -1,4 +1,12 @@
-import type { BodyHome, HomePart, Spot, StockItem, StockMove, TubeHome } from '@gentle-burrow/core/facts';
+import type {
+  BodyHome,
+  HomePart,
+  Probe,
+  Spot,
+  StockItem,
+  StockMove,
+  TubeHome,
+} from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import type { KindRecord, OwnKind } from '@gentle-burrow/core/species';
 import { sql } from 'drizzle-orm';
@@ -12,6 +20,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   uuid,
@@ -146,6 +155,47 @@ export const photos = pgTable(
     thumb: bytes('thumb').notNull(),
   },
   (t) => [index('photos_queen_at').on(t.queenId, t.at)],
+);
+
+/** Whatever measures at the places. */
+export const probes = pgTable('probes', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  body: jsonb('body').$type<Probe>().notNull(),
+});
+
+/** Which secret a probe sends with: only what it comes to by a one-way function. */
+export const probeTokens = pgTable('probe_tokens', {
+  probeId: uuid('probe_id')
+    .primaryKey()
+    .references(() => probes.id),
+  hash: text('hash').notNull(),
+  madeAt: moment('made_at').notNull(),
+});
+
+/**
+ * Readings, a row a day (of UTC) and probe: each as it came, and the hours and the day that are rolled up from them, written
+ * together. Hundredths of a degree and of a percent.
+ */
+export const readingDays = pgTable(
+  'reading_days',
+  {
+    probeId: uuid('probe_id')
+      .notNull()
+      .references(() => probes.id),
+    /** Days since 1970. */
+    day: integer('day').notNull(),
+    n: integer('n').notNull(),
+    tempMin: integer('temp_min'),
+    tempMean: doublePrecision('temp_mean'),
+    tempMax: integer('temp_max'),
+    rhMin: integer('rh_min'),
+    rhMean: doublePrecision('rh_mean'),
+    rhMax: integer('rh_max'),
+    hours: bytes('hours').notNull(),
+    readings: bytes('readings').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.probeId, t.day] })],
 );
 
 export const settings = pgTable('settings', {

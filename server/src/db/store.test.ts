@@ -2,7 +2,10 @@ import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from '
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { usualBody } from '@gentle-burrow/core/housing';
+import { readingsOf } from '@gentle-burrow/core/climate';
+import type { Probe } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
@@ -53,8 +56,8 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
     const look = lookEntry(queen.id, 3, 7);
     const first = await store.write([{ fact: 'entry', value: look }]);
     const again = await store.write([{ fact: 'entry', value: look }]);
-    expect(first).toEqual({ accepted: [look.id], known: [] });
-    expect(again).toEqual({ accepted: [], known: [look.id] });
+    expect(first).toMatchObject({ accepted: [look.id], known: [] });
+    expect(again).toMatchObject({ accepted: [], known: [look.id] });
     const other = { ...lookEntry(queen.id, 3, 8), id: look.id };
     await expect(store.write([{ fact: 'entry', value: other }])).rejects.toMatchObject({ code: 'id-taken' });
     expect((await store.entriesOf([queen.id])).get(queen.id)).toHaveLength(2);
@@ -126,6 +129,84 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
     expect(await store.queenFacts([one.queen.id])).toEqual([]);
   });
 
+  describe('readings', () => {
+    const START = Date.UTC(2026, 5, 1);
+    const batch = (probeId: string, minutes: number, temp = (i: number) => 24 + (i % 10) / 10) => ({
+      probeId,
+      ms: Array.from({ length: minutes }, (_, i) => START + i * 60_000),
+      tempC: Array.from({ length: minutes }, (_, i) => temp(i)),
+      rh: Array.from({ length: minutes }, () => 0.5),
+    });
+    const probeAt = async () => {
+      const { place } = await added();
+      const probe: Probe = {
+        id: v7(),
+        name: 'Probe',
+        kind: 'logger',
+        stays: [{ from: new Date(START).toISOString(), placeId: place.id }],
+        silentAfterH: 2,
+      };
+      await store.write([{ fact: 'probe', value: probe }]);
+      return probe;
+    };
+    const write = (value: ReadingBatch) => store.write([{ fact: 'readings', value }]).then((w) => w.readings);
+
+    test('come back as they came, and the same again changes nothing', async () => {
+      const probe = await probeAt();
+      const sent = batch(probe.id, 3 * 1440);
+      expect(await write(sent)).toEqual({ added: 4320, known: 0, contradictory: 0 });
+      expect(await write(sent)).toEqual({ added: 0, known: 4320, contradictory: 0 });
+      const back = [];
+      for await (const c of store.readings(probe.id, START, START + 4 * 86_400_000))
+        back.push(...readingsOf(c));
+      expect(back.map((r) => r.ms)).toEqual(sent.ms);
+      expect(back.map((r) => r.tempC)).toEqual(sent.tempC);
+      expect((await store.latest()).find((l) => l.probeId === probe.id)?.ms).toBe(sent.ms.at(-1));
+    });
+
+    test('what contradicts is counted, and the first stays; what fills a gap goes between', async () => {
+      const probe = await probeAt();
+      const whole = batch(probe.id, 60);
+      const half = (rest: number) => ({
+        ...whole,
+        ms: whole.ms.filter((_, i) => i % 2 === rest),
+        tempC: whole.tempC.filter((_, i) => i % 2 === rest),
+        rh: whole.rh.filter((_, i) => i % 2 === rest),
+      });
+      await write(half(1));
+      expect(await write(half(0))).toMatchObject({ added: 30 });
+      expect(await write(batch(probe.id, 60, () => 30))).toEqual({ added: 0, known: 0, contradictory: 60 });
+      const [hour] = await store.hours(probe.id, START, START + 3_600_000);
+      expect(hour).toMatchObject({ n: 60, temp: { min: 2400, max: 2490 } });
+    });
+
+    test('hours and days are in step with what they are rolled up from, whatever width a chart has', async () => {
+      const probe = await probeAt();
+      const sent = batch(probe.id, 200 * 24, (i) => 20 + (i % 1440) / 100);
+      // an hour apart, two hundred days
+      sent.ms = sent.ms.map((_, i) => START + i * 3_600_000);
+      await write(sent);
+      for (const [days, columns] of [
+        [200, 100],
+        [30, 60],
+        [1, 24],
+      ] as const) {
+        const series = await store.series(probe.id, START, START + days * 86_400_000, columns);
+        const taken = sent.tempC.slice(0, days * 24);
+        expect(series).toHaveLength(columns);
+        expect(series.reduce((n, c) => n + c.n, 0)).toBe(days * 24);
+        expect(Math.min(...series.map((c) => c.temp?.min ?? NaN))).toBe(Math.round(100 * Math.min(...taken)));
+        expect(Math.max(...series.map((c) => c.temp?.max ?? NaN))).toBe(Math.round(100 * Math.max(...taken)));
+        const mean = series.reduce((sum, c) => sum + (c.temp?.mean ?? NaN) * c.n, 0) / (days * 24);
+        expect(mean).toBeCloseTo((100 * taken.reduce((a, b) => a + b, 0)) / taken.length, 0);
+      }
+    });
+
+    test('of a probe that is not known are refused', async () => {
+      await expect(write(batch(v7(), 3))).rejects.toMatchObject({ code: 'no-such-probe' });
+    });
+  });
+
   test('everything comes out again in an order in which it can be read back', async () => {
     await added();
     const kinds: string[] = [];
@@ -134,9 +215,12 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
       kinds.push(f.fact);
       if (f.fact === 'queen') expect(ids.has(f.value.homeId) && ids.has(f.value.placeId)).toBe(true);
       if (f.fact === 'entry') expect(ids.has(f.value.queenId)).toBe(true);
-      if (f.fact !== 'settings') ids.add(f.value.id);
+      if (f.fact === 'readings') expect(ids.has(f.value.probeId)).toBe(true);
+      else if (f.fact !== 'settings') ids.add(f.value.id);
     }
-    expect(new Set(kinds)).toEqual(new Set(['settings', 'place', 'home', 'queen', 'entry']));
+    expect(new Set(kinds)).toEqual(
+      new Set(['settings', 'place', 'probe', 'home', 'queen', 'entry', 'readings']),
+    );
   });
 });
 
@@ -162,6 +246,42 @@ describe('journal', () => {
     expect(await second.prepare()).toEqual({ replayed: 2 });
     expect((await second.queenFacts([one.queen.id]))[0]?.entries).toEqual([one.intake, look]);
     expect(await second.prepare()).toEqual({ replayed: 0 });
+    await second.close();
+  }, 60_000);
+
+  test('readings that a database has lost are written again too', async () => {
+    const files = () =>
+      [
+        new Journal(join(folder, 'facts.jsonl')),
+        null,
+        new Journal<ReadingBatch>(join(folder, 'readings.jsonl')),
+      ] as const;
+    const { place } = newQueen();
+    const probe: Probe = {
+      id: v7(),
+      name: 'Probe',
+      kind: 'logger',
+      stays: [{ from: '2026-05-01T00:00:00.000Z', placeId: place.id }],
+      silentAfterH: null,
+    };
+    const value = { probeId: probe.id, ms: [Date.UTC(2026, 5, 1)], tempC: [24.5], rh: [null] };
+    const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());
+    await first.prepare();
+    await first.write([
+      { fact: 'place', value: place },
+      { fact: 'probe', value: probe },
+    ]);
+    await first.write([{ fact: 'readings', value }]);
+    await first.write([{ fact: 'readings', value }]);
+    await first.close();
+    expect(readFileSync(join(folder, 'readings.jsonl'), 'utf8').trim().split('\n')).toHaveLength(1);
+    expect(readFileSync(join(folder, 'facts.jsonl'), 'utf8')).not.toContain('readings');
+
+    const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());
+    await second.prepare();
+    expect(await second.latest()).toEqual([
+      { probeId: probe.id, ms: Date.UTC(2026, 5, 1), centiC: 2450, centiPct: -32768 },
+    ]);
     await second.close();
   }, 60_000);
 

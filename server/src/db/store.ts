@@ -2,14 +2,17 @@ import {
   settingsSchema,
   type KeeperSettings,
   type Place,
+  type Probe,
   type Queen,
   type StockItem,
   type StockMove,
   type HomePart,
 } from '@gentle-burrow/core/facts';
 import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
+import type { Columns, Rolled } from '@gentle-burrow/core/climate';
 import { LEFT_DAYS } from '@gentle-burrow/core/housing';
 import { addDays, type Instant } from '@gentle-burrow/core/quantity';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
@@ -20,9 +23,20 @@ import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
 import * as t from './schema';
+import {
+  addReadings,
+  allReadings,
+  hoursOf,
+  latestOf,
+  readingsBetween,
+  seriesOf,
+  type Latest,
+} from './readings';
 import { writeFacts } from './write-facts';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+/** Under which key it stands how far a journal has been written into the database. */
+type WhichJournal = 'journal' | 'readings-journal';
 
 /** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
 export class Store {
@@ -35,6 +49,7 @@ export class Store {
     /** Not used with a PostgreSQL server, which syncs its own log. */
     private readonly journal: Journal | null = null,
     photosDir: string | null = null,
+    private readonly readingsJournal: Journal<ReadingBatch> | null = null,
   ) {
     this.photos = new Photos(open, photosDir);
   }
@@ -56,14 +71,21 @@ export class Store {
         set: { name: sql`excluded.name`, profile: sql`excluded.profile` },
         setWhere: sql`${t.speciesProfiles.profile} is distinct from excluded.profile`,
       });
-    if (!this.journal) return { replayed: await this.photos.prepare() };
-    const behind = this.journal.since(await this.journalPosition());
     let replayed = 0;
-    for (let i = 0; i < behind.length; i += 1000) {
-      const written = await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
-      replayed += written.accepted.length;
+    if (this.journal) {
+      const behind = this.journal.since(await this.journalPosition('journal'));
+      for (let i = 0; i < behind.length; i += 1000) {
+        const written = await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
+        replayed += written.accepted.length;
+      }
+      if (behind.length > 0) await this.rememberPosition(this.open.db, 'journal', this.journal.position);
     }
-    if (behind.length > 0) await this.rememberPosition(this.open.db, this.journal.position);
+    if (this.readingsJournal) {
+      const behind = this.readingsJournal.since(await this.journalPosition('readings-journal'));
+      for (const batch of behind) await this.open.db.transaction((tx) => addReadings(tx, batch));
+      if (behind.length > 0)
+        await this.rememberPosition(this.open.db, 'readings-journal', this.readingsJournal.position);
+    }
     return { replayed: replayed + (await this.photos.prepare()) };
   }
 
@@ -77,16 +99,27 @@ export class Store {
         const written = await writeFacts(tx, facts);
         if (this.journal) {
           const isNew = new Set(written.accepted);
-          const fresh = facts.filter((f) => f.fact !== 'entry' || isNew.has(f.value.id));
-          await this.rememberPosition(tx, this.journal.position);
-          if (fresh.length > 0) this.journal.append(fresh);
+          const fresh = facts.filter(
+            (f) => f.fact !== 'readings' && (f.fact !== 'entry' || isNew.has(f.value.id)),
+          );
+          if (fresh.length > 0) {
+            await this.rememberPosition(tx, 'journal', this.journal.position);
+            this.journal.append(fresh);
+          }
+        }
+        const batches = facts.flatMap((f) => (f.fact === 'readings' ? [f.value] : []));
+        if (this.readingsJournal && batches.length > 0 && written.readings.added > 0) {
+          await this.rememberPosition(tx, 'readings-journal', this.readingsJournal.position);
+          this.readingsJournal.append(batches);
         }
         return written;
       }),
     );
     this.turn = mine.catch(() => {});
     const written = await mine;
-    for (const listen of this.listeners) listen(facts);
+    // no view rests on what a probe measures
+    const told = facts.filter((f) => f.fact !== 'probe' && f.fact !== 'readings');
+    if (told.length > 0) for (const listen of this.listeners) listen(told);
     return written;
   }
 
@@ -122,6 +155,50 @@ export class Store {
   async places(): Promise<Place[]> {
     const rows = await this.open.db.select().from(t.places).orderBy(asc(t.places.name));
     return rows.map(toPlace);
+  }
+
+  /** Whatever measures, by name. */
+  async probes(): Promise<Probe[]> {
+    const rows = await this.open.db
+      .select({ body: t.probes.body })
+      .from(t.probes)
+      .orderBy(asc(t.probes.name));
+    return rows.map((r) => r.body);
+  }
+
+  /** Lowest, mean and highest of so many columns between two moments; hundredths of a degree and of a percent. */
+  series(probeId: string, fromMs: number, toMs: number, columns: number): Promise<Rolled[]> {
+    return seriesOf(this.open.db, probeId, fromMs, toMs, columns);
+  }
+
+  /** The hours in which a probe was read. */
+  hours(probeId: string, fromMs: number, toMs: number): Promise<Rolled[]> {
+    return hoursOf(this.open.db, probeId, fromMs, toMs);
+  }
+
+  /** Every reading of a probe between two moments, a day at a time. */
+  readings(probeId: string, fromMs: number, toMs: number): AsyncGenerator<Columns> {
+    return readingsBetween(this.open.db, probeId, fromMs, toMs);
+  }
+
+  /** The newest reading of each probe. */
+  latest(): Promise<Latest[]> {
+    return latestOf(this.open.db);
+  }
+
+  /** A new secret of a probe takes the place of the one before. */
+  async keepToken(probeId: string, hash: string, madeAt: Date): Promise<void> {
+    const row = { probeId, hash, madeAt };
+    await this.open.db
+      .insert(t.probeTokens)
+      .values(row)
+      .onConflictDoUpdate({ target: t.probeTokens.probeId, set: row });
+  }
+
+  /** What the secret of a probe comes to by the one-way function; null when it has none. */
+  async tokenOf(probeId: string): Promise<{ hash: string; madeAt: Date } | null> {
+    const [row] = await this.open.db.select().from(t.probeTokens).where(eq(t.probeTokens.probeId, probeId));
+    return row ?? null;
   }
 
   /** The keeper's own profiles, by name. */
@@ -216,6 +293,7 @@ export class Store {
     yield { fact: 'settings', value: await this.settings() };
     for (const value of await this.ownKinds()) yield { fact: 'own-kind', value };
     for (const value of await this.places()) yield { fact: 'place', value };
+    for (const value of await this.probes()) yield { fact: 'probe', value };
     for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toHome(row) };
     const queens = await this.queens();
     for (const value of queens) yield { fact: 'queen', value };
@@ -226,11 +304,13 @@ export class Store {
     const stock = await this.stock();
     for (const value of stock.items) yield { fact: 'stock-item', value };
     for (const value of stock.moves) yield { fact: 'stock-move', value };
+    for await (const value of allReadings(this.open.db)) yield { fact: 'readings', value };
   }
 
   async close(): Promise<void> {
     await this.turn;
     this.journal?.close();
+    this.readingsJournal?.close();
     await this.open.close();
   }
 
@@ -247,15 +327,15 @@ export class Store {
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
 
-  private async journalPosition(): Promise<number> {
-    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'journal'));
+  private async journalPosition(which: WhichJournal): Promise<number> {
+    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, which));
     return (row?.value as { bytes: number } | undefined)?.bytes ?? 0;
   }
 
-  private async rememberPosition(db: Db | Tx, bytes: number): Promise<void> {
+  private async rememberPosition(db: Db | Tx, which: WhichJournal, bytes: number): Promise<void> {
     await db
       .insert(t.settings)
-      .values({ key: 'journal', value: { bytes } })
+      .values({ key: which, value: { bytes } })
       .onConflictDoUpdate({ target: t.settings.key, set: { value: { bytes } } });
   }
 }

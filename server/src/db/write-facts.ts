@@ -1,11 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { StockMove } from '@gentle-burrow/core/facts';
+import type { Probe, StockMove } from '@gentle-burrow/core/facts';
 import { referencesOf, type Entry } from '@gentle-burrow/core/log';
 import { isKind } from '@gentle-burrow/core/species/catalogue';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';
 import type { Db } from './open';
+import { addReadings, type Taken } from './readings';
 import * as t from './schema';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -55,7 +56,25 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
       .values({ key: 'keeper', value })
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
-  return addEntries(tx, of('entry'));
+  for (const p of lastOfEach(of('probe'))) {
+    await checkStays(tx, p);
+    const row = { id: p.id, name: p.name, body: p };
+    await tx.insert(t.probes).values(row).onConflictDoUpdate({ target: t.probes.id, set: row });
+  }
+  const entries = await addEntries(tx, of('entry'));
+  const readings: Taken = { added: 0, known: 0, contradictory: 0 };
+  for (const batch of of('readings')) {
+    const taken = await addReadings(tx, batch);
+    readings.added += taken.added;
+    readings.known += taken.known;
+    readings.contradictory += taken.contradictory;
+  }
+  return { ...entries, readings };
+}
+
+/** A probe lies only where there is a place. */
+async function checkStays(tx: Tx, { stays }: Probe): Promise<void> {
+  await refuseUnknownPlaces(tx, new Set(stays.flatMap((s) => s.placeId ?? [])));
 }
 
 async function addStockMoves(tx: Tx, moves: readonly StockMove[]): Promise<void> {
@@ -78,7 +97,7 @@ function lastOfEach<T extends { id: string }>(values: T[]): T[] {
 
 const ROWS_PER_INSERT = 500;
 
-async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Written> {
+async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Omit<Written, 'readings'>> {
   if (all.length === 0) return { accepted: [], known: [] };
   const given = new Map<string, Entry>();
   for (const e of all) {
@@ -147,7 +166,10 @@ async function checkQueens(tx: Tx, fresh: readonly Entry[]): Promise<void> {
 }
 
 async function checkPlaces(tx: Tx, fresh: readonly Entry[]): Promise<void> {
-  const wanted = new Set(fresh.flatMap((e) => referencesOf(e).places ?? []));
+  await refuseUnknownPlaces(tx, new Set(fresh.flatMap((e) => referencesOf(e).places ?? [])));
+}
+
+async function refuseUnknownPlaces(tx: Tx, wanted: ReadonlySet<string>): Promise<void> {
   if (wanted.size === 0) return;
   const found = await tx
     .select({ id: t.places.id })

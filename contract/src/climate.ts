@@ -1,0 +1,63 @@
+import { probeSchema } from '@gentle-burrow/core/facts';
+import { z } from 'zod';
+import { instant } from './common';
+
+const spread = z
+  .object({ min: z.number(), mean: z.number(), max: z.number() })
+  .describe('Lowest, mean and highest');
+
+/** Whatever measures, with its newest reading as it was shown. */
+export const probeListSchema = z.object({
+  probes: z.array(
+    z.object({
+      probe: probeSchema,
+      latest: z.object({ at: instant, tempC: z.number().nullable(), rh: z.number().nullable() }).nullable(),
+      tokenMadeAt: instant.nullable().describe('Since when it may send by itself; null: it may not'),
+    }),
+  ),
+});
+export type ProbeList = z.infer<typeof probeListSchema>;
+export type ProbeNow = ProbeList['probes'][number];
+
+/** What a probe sends by itself: JSON; or plain text, a reading a line: "2026-06-01T12:00:00Z 24.31 55.0". */
+export const pushSchema = z.object({
+  readings: z
+    .array(
+      z.object({
+        at: z.iso.datetime({
+          offset: true,
+          error: 'A moment is no date and time. Write it like 2026-06-01T12:00:00Z.',
+        }),
+        tempC: z.number().nullable().default(null),
+        humidityPercent: z.number().nullable().default(null),
+      }),
+    )
+    .min(1, 'There is no reading in it.')
+    .max(5000, 'There are more than 5,000 readings in it. Send them in parts.'),
+});
+
+export const takenSchema = z.object({
+  added: z.number().int(),
+  known: z.number().int().describe('There already, with the same figures'),
+  contradictory: z.number().int().describe('There already with other figures: what was first stays'),
+});
+export type ReadingsTaken = z.infer<typeof takenSchema>;
+
+export const tokenSchema = z.object({
+  token: z.string().describe('The secret with which the probe sends; shown this once'),
+});
+
+/** A chart of readings: so many columns of equal width, each with what was read in it, as it was shown. */
+export const seriesSchema = z.object({
+  from: instant,
+  to: instant,
+  columns: z.array(
+    z.object({
+      at: instant,
+      n: z.number().int(),
+      tempC: spread.nullable(),
+      rh: spread.nullable(),
+    }),
+  ),
+});
+export type Series = z.infer<typeof seriesSchema>;

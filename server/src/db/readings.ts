@@ -1,0 +1,245 @@
+import {
+  byDay,
+  inColumns,
+  lengthOf,
+  merged,
+  packed,
+  packedHours,
+  dayNumber,
+  together,
+  unpacked,
+  unpackedHours,
+  HOUR_MS,
+  type Columns,
+  type Day,
+  type Rolled,
+} from '@gentle-burrow/core/climate';
+import { DAY_MS } from '@gentle-burrow/core/quantity';
+import { batchOf, columnsOfBatch, type ReadingBatch } from '@gentle-burrow/core/records';
+import { and, asc, between, desc, eq, inArray, sql } from 'drizzle-orm';
+import { Refusal } from '../errors';
+import type { Db } from './open';
+import * as t from './schema';
+
+type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/** What became of readings that were sent. */
+export interface Taken {
+  added: number;
+  known: number;
+  /** Of a moment that had another figure before: what was first stays. */
+  contradictory: number;
+}
+
+/** The newest reading of a probe, and what its last day was like. */
+export interface Latest {
+  probeId: string;
+  ms: number;
+  centiC: number;
+  centiPct: number;
+}
+
+/** Finer than this the readings themselves are drawn, a chart of so many days from its days. */
+const HOURS_FROM_DAYS = 2;
+const DAYS_FROM_DAYS = 120;
+
+/**
+ * Puts readings to those that are there, day by day. The same again changes nothing.
+ * @throws Refusal for a probe that is not known
+ */
+export async function addReadings(tx: Tx, batch: ReadingBatch): Promise<Taken> {
+  const { probeId } = batch;
+  const [probe] = await tx.select({ id: t.probes.id }).from(t.probes).where(eq(t.probes.id, probeId));
+  if (!probe) throw new Refusal('no-such-probe', undefined, 'probeId');
+  const days = byDay(columnsOfBatch(batch));
+  const rows = await tx
+    .select({ day: t.readingDays.day, readings: t.readingDays.readings })
+    .from(t.readingDays)
+    .where(
+      and(
+        eq(t.readingDays.probeId, probeId),
+        inArray(
+          t.readingDays.day,
+          days.map((d) => d.day),
+        ),
+      ),
+    );
+  const stored = new Map(rows.map((r) => [r.day, unpacked(r.day, r.readings)]));
+  const taken: Taken = { added: 0, known: 0, contradictory: 0 };
+  const fresh: (typeof t.readingDays.$inferInsert)[] = [];
+  for (const { day, columns } of days) {
+    const { columns: whole, ...counts } = merged(stored.get(day) ?? null, columns);
+    taken.added += counts.added;
+    taken.known += counts.known;
+    taken.contradictory += counts.contradictory;
+    if (counts.added > 0) fresh.push(rowOf(probeId, { day, columns: whole }));
+  }
+  if (fresh.length > 0)
+    await tx
+      .insert(t.readingDays)
+      .values(fresh)
+      .onConflictDoUpdate({ target: [t.readingDays.probeId, t.readingDays.day], set: EXCLUDED });
+  return taken;
+}
+
+const EXCLUDED = Object.fromEntries(
+  (['n', 'tempMin', 'tempMean', 'tempMax', 'rhMin', 'rhMean', 'rhMax', 'hours', 'readings'] as const).map(
+    (c) => [c, sql.raw(`excluded."${t.readingDays[c].name}"`)],
+  ),
+);
+
+function rowOf(probeId: string, whole: Day): typeof t.readingDays.$inferInsert {
+  const hours = packedHours(whole);
+  const { n, temp, rh } = together(unpackedHours(whole.day, hours), whole.day * DAY_MS, DAY_MS);
+  return {
+    probeId,
+    day: whole.day,
+    n,
+    tempMin: temp?.min ?? null,
+    tempMean: temp?.mean ?? null,
+    tempMax: temp?.max ?? null,
+    rhMin: rh?.min ?? null,
+    rhMean: rh?.mean ?? null,
+    rhMax: rh?.max ?? null,
+    hours,
+    readings: packed(whole),
+  };
+}
+
+const ofProbe = (probeId: string, fromMs: number, toMs: number) =>
+  and(
+    eq(t.readingDays.probeId, probeId),
+    between(t.readingDays.day, dayNumber(fromMs), dayNumber(Math.max(fromMs, toMs - 1))),
+  );
+
+/** The hours of a probe between two moments in which it was read, in order. */
+export async function hoursOf(db: Db, probeId: string, fromMs: number, toMs: number): Promise<Rolled[]> {
+  const rows = await db
+    .select({ day: t.readingDays.day, hours: t.readingDays.hours })
+    .from(t.readingDays)
+    .where(ofProbe(probeId, fromMs, toMs))
+    .orderBy(asc(t.readingDays.day));
+  return rows
+    .flatMap((r) => unpackedHours(r.day, r.hours))
+    .filter((h) => h.n > 0 && h.ms + HOUR_MS > fromMs && h.ms < toMs);
+}
+
+/** The days (of UTC) of a probe between two moments, in order. */
+async function daysOf(db: Db, probeId: string, fromMs: number, toMs: number): Promise<Rolled[]> {
+  const { readings: _readings, hours: _hours, ...columns } = DAY_COLUMNS;
+  const rows = await db
+    .select(columns)
+    .from(t.readingDays)
+    .where(ofProbe(probeId, fromMs, toMs))
+    .orderBy(asc(t.readingDays.day));
+  return rows.map((r) => ({
+    ms: r.day * DAY_MS,
+    spanMs: DAY_MS,
+    n: r.n,
+    temp: r.tempMin === null ? null : { min: r.tempMin, mean: r.tempMean ?? NaN, max: r.tempMax ?? NaN },
+    rh: r.rhMin === null ? null : { min: r.rhMin, mean: r.rhMean ?? NaN, max: r.rhMax ?? NaN },
+  }));
+}
+
+const DAY_COLUMNS = {
+  day: t.readingDays.day,
+  n: t.readingDays.n,
+  tempMin: t.readingDays.tempMin,
+  tempMean: t.readingDays.tempMean,
+  tempMax: t.readingDays.tempMax,
+  rhMin: t.readingDays.rhMin,
+  rhMean: t.readingDays.rhMean,
+  rhMax: t.readingDays.rhMax,
+  hours: t.readingDays.hours,
+  readings: t.readingDays.readings,
+};
+
+/** Every reading of a probe between two moments, a day at a time. */
+export async function* readingsBetween(
+  db: Db,
+  probeId: string,
+  fromMs: number,
+  toMs: number,
+): AsyncGenerator<Columns> {
+  const days = await db
+    .select({ day: t.readingDays.day })
+    .from(t.readingDays)
+    .where(ofProbe(probeId, fromMs, toMs))
+    .orderBy(asc(t.readingDays.day));
+  for (const { day } of days) {
+    const [row] = await db
+      .select({ readings: t.readingDays.readings })
+      .from(t.readingDays)
+      .where(and(eq(t.readingDays.probeId, probeId), eq(t.readingDays.day, day)));
+    if (row) yield unpacked(day, row.readings);
+  }
+}
+
+/** Lowest, mean and highest of each column of a chart: from days, hours or the readings, by how wide a column is. */
+export async function seriesOf(
+  db: Db,
+  probeId: string,
+  fromMs: number,
+  toMs: number,
+  count: number,
+): Promise<Rolled[]> {
+  const days = (toMs - fromMs) / DAY_MS;
+  if (days > DAYS_FROM_DAYS && count <= days)
+    return inColumns(await daysOf(db, probeId, fromMs, toMs), fromMs, toMs, count);
+  if (days > HOURS_FROM_DAYS)
+    return inColumns(
+      await hoursOf(db, probeId, fromMs, toMs),
+      fromMs,
+      toMs,
+      Math.min(count, Math.ceil(days * 24)),
+    );
+  const parts: Rolled[] = [];
+  for await (const columns of readingsBetween(db, probeId, fromMs, toMs)) {
+    for (let i = 0; i < lengthOf(columns); i++) parts.push(alone(columns, i));
+  }
+  return inColumns(parts, fromMs, toMs, count);
+}
+
+function alone({ ms, centiC, centiPct }: Columns, i: number): Rolled {
+  const of = (v: number) => (v === -32768 ? null : { min: v, mean: v, max: v });
+  return {
+    ms: ms[i] as number,
+    spanMs: 0,
+    n: 1,
+    temp: of(centiC[i] as number),
+    rh: of(centiPct[i] as number),
+  };
+}
+
+/** The newest reading of each probe that has one. */
+export async function latestOf(db: Db): Promise<Latest[]> {
+  const rows = await db
+    .selectDistinctOn([t.readingDays.probeId], {
+      probeId: t.readingDays.probeId,
+      day: t.readingDays.day,
+      readings: t.readingDays.readings,
+    })
+    .from(t.readingDays)
+    .orderBy(t.readingDays.probeId, desc(t.readingDays.day));
+  return rows.map(({ probeId, day, readings }) => {
+    const all = unpacked(day, readings);
+    const last = lengthOf(all) - 1;
+    return {
+      probeId,
+      ms: all.ms[last] as number,
+      centiC: all.centiC[last] as number,
+      centiPct: all.centiPct[last] as number,
+    };
+  });
+}
+
+/** Every reading there is, in batches as they were sent: a day and probe each. */
+export async function* allReadings(db: Db): AsyncGenerator<ReadingBatch> {
+  const days = await db
+    .select({ probeId: t.readingDays.probeId, day: t.readingDays.day })
+    .from(t.readingDays)
+    .orderBy(t.readingDays.probeId, asc(t.readingDays.day));
+  for (const { probeId, day } of days)
+    for await (const columns of readingsBetween(db, probeId, day * DAY_MS, (day + 1) * DAY_MS))
+      yield batchOf(probeId, columns);
+}

@@ -1,4 +1,5 @@
 export { broodOn, type Brood, type Truth } from './brood';
+export { shownAt, simulateProbe, truthAt, USUAL_PROBE_WORLD, type ProbeWorld } from './probe';
 export { SAMPLES } from './samples';
 export {
   plainGenerator,

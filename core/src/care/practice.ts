@@ -122,6 +122,11 @@ export const PRACTICE = {
   nearFrostC: own(2, '°C', 'and colder: her water may freeze'),
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
+  heatLastsH: own(6, 'hours', 'after a dangerous reading the place is still asked about'),
+  freshReadingH: own(3, 'hours', 'and older: a reading says nothing of now'),
+  stuckHours: own(48, 'hours', 'of one and the same temperature: the probe may be stuck'),
+  coldWeekDays: own(7, 'days', 'in which nothing develops, outside winter, are asked about'),
+  coveredShare: own(0.7, 'share', 'of the hours must have been read before a day or a week is judged'),
   nearHeatMm: own(
     50,
     'mm',

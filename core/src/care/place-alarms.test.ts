@@ -1,0 +1,146 @@
+import { instantOf, msOf, plainText } from '../quantity';
+import { speciesProfile } from '../species/catalogue';
+import { placeAlarms, type PlaceHour, type PlaceWatched, type ProbeWatched } from './place-alarms';
+
+const JULY = '2026-07-15T12:00:00.000Z';
+const HOUR = 3_600_000;
+const MESSOR = speciesProfile('messor-structor');
+const MANICA = speciesProfile('manica-rubida');
+
+/** Hours up to a moment, the newest last. */
+const hours = (temps: number[], now = JULY, spread = 0.2): PlaceHour[] =>
+  temps.map((t, i) => ({
+    at: instantOf(msOf(now) - (temps.length - i) * HOUR),
+    minC: t - spread,
+    meanC: t,
+    maxC: t + spread,
+  }));
+const steady = (tempC: number, days: number) => Array.from({ length: 24 * days }, () => tempC);
+const probe = { id: 'p', name: 'Shelf logger', kind: 'logger', silentAfterH: 2 } as const;
+
+function watch(
+  change: Partial<PlaceWatched> & { temps?: number[]; spread?: number; latest?: ProbeWatched['latest'] },
+) {
+  const { temps = steady(25, 8), spread = 0.2, now = JULY, latest, ...rest } = change;
+  const shown = hours(temps, now, spread);
+  const watched: ProbeWatched = {
+    probe,
+    latest:
+      latest === undefined ? { at: instantOf(msOf(now) - 600_000), tempC: temps.at(-1) ?? null } : latest,
+    hours: shown,
+  };
+  return placeAlarms({
+    place: { winter: null },
+    probes: [watched],
+    kinds: [MESSOR],
+    hemisphere: 'north',
+    now,
+    ...rest,
+  });
+}
+const ids = (change: Parameters<typeof watch>[0]) => watch(change).map((a) => a.id);
+
+describe('alarms of a place', () => {
+  test('a good week is quiet', () => expect(ids({})).toEqual([]));
+  test('without readings nobody says anything', () =>
+    expect(
+      placeAlarms({ place: { winter: null }, probes: [], kinds: [MESSOR], hemisphere: 'north', now: JULY }),
+    ).toEqual([]));
+
+  // "from the mid-thirties on": common practice, no source
+  test('too hot now comes first, says what to do, and since when', () => {
+    const [first] = watch({ temps: [...steady(25, 7), ...Array.from({ length: 3 }, () => 36)] });
+    expect(first).toMatchObject({ id: 'too-hot', grave: 'now', since: instantOf(msOf(JULY) - 3 * HOUR) });
+    expect(plainText(first?.says ?? [])).toMatch(/36 °C/);
+    expect(first?.todo).toMatch(/cooler place now/);
+  });
+
+  test('what just was too hot is told for some hours, and then no more', () => {
+    const after = (h: number) => [...steady(25, 7), 36, ...Array.from({ length: h }, () => 26)];
+    expect(ids({ temps: after(2) })).toEqual(['was-hot']);
+    // then the day still swung
+    expect(ids({ temps: after(12) })).toEqual(['swing']);
+    expect(ids({ temps: after(40) })).toEqual([]);
+  });
+
+  test('the limit is that of the kinds that stand there', () => {
+    const limit = Math.min(...Object.values(MANICA.stages).map((s) => s.upperC));
+    expect(limit).toBeLessThanOrEqual(34);
+    expect(ids({ temps: steady(limit - 1.5, 8), kinds: [MANICA] })).not.toContain('too-hot');
+    expect(ids({ temps: steady(limit + 0.5, 8), kinds: [MANICA] })).toContain('too-hot');
+  });
+
+  test('an old reading says nothing of now', () => {
+    const latest = { at: instantOf(msOf(JULY) - 30 * HOUR), tempC: 36 };
+    const list = watch({ temps: [], latest });
+    expect(list.map((a) => a.id)).toEqual(['silent']);
+  });
+
+  test('a wild day is told, a calm one not, and one that was hardly read not either', () => {
+    const day = Array.from({ length: 24 }, (_, h) => 24 + 4 * Math.sin((h / 24) * 2 * Math.PI));
+    expect(ids({ temps: [...steady(24, 7), ...day] })).toEqual(['swing']);
+    expect(ids({ temps: [...steady(24, 7), ...day.map((t) => 24 + (t - 24) / 4)] })).toEqual([]);
+    expect(ids({ temps: day.slice(0, 12) })).toEqual([]);
+  });
+
+  test('a week in which nothing develops is told outside winter, and not in it', () => {
+    const cold = { temps: steady(11.5, 8) };
+    expect(ids(cold)).toEqual(['cold-week']);
+    expect(watch(cold)[0]?.todo).toMatch(/harms nobody/);
+    expect(ids({ temps: steady(7, 8), now: '2026-12-20T12:00:00.000Z' })).toEqual([]);
+    expect(ids({ temps: steady(7, 8), now: '2026-07-20T12:00:00.000Z', hemisphere: 'south' })).toEqual([]);
+    expect(
+      ids({
+        temps: steady(7, 8),
+        now: '2027-03-20T12:00:00.000Z',
+        place: { winter: { until: '2027-04-01T00:00:00.000Z', thenTempC: 24 } },
+      }),
+    ).toEqual([]);
+  });
+
+  test('nobody stands there: cold is nothing to anybody', () => {
+    expect(ids({ temps: steady(11, 8), kinds: [] })).toEqual([]);
+  });
+
+  test('a silent probe is told with its name; one that is read by hand may be silent', () => {
+    const latest = { at: instantOf(msOf(JULY) - 3 * HOUR), tempC: 25 };
+    const list = watch({ latest });
+    expect(list.map((a) => a.id)).toEqual(['silent']);
+    expect(plainText(list[0]?.says ?? [])).toMatch(/^Shelf logger has said nothing/);
+    expect(
+      placeAlarms({
+        place: { winter: null },
+        probes: [{ probe: { ...probe, kind: 'by-hand', silentAfterH: null }, latest, hours: [] }],
+        kinds: [MESSOR],
+        hemisphere: 'north',
+        now: JULY,
+      }),
+    ).toEqual([]);
+  });
+
+  test('two days of one and the same figure: perhaps stuck; a figure that moves is not', () => {
+    expect(ids({ temps: steady(25, 3), spread: 0 })).toEqual(['stuck']);
+    expect(ids({ temps: [...steady(25, 3), 25.1], spread: 0 })).toEqual([]);
+    expect(ids({ temps: steady(25, 1), spread: 0 })).toEqual([]);
+  });
+
+  test('what no room is like is a fault of the probe, and its figures say nothing of heat', () => {
+    expect(ids({ temps: [...steady(25, 7), 80] })).toEqual(['implausible']);
+  });
+
+  test('two probes at one place tell of one cause once', () => {
+    const one: ProbeWatched = {
+      probe,
+      latest: { at: instantOf(msOf(JULY) - 600_000), tempC: 36 },
+      hours: [],
+    };
+    const list = placeAlarms({
+      place: { winter: null },
+      probes: [one, { ...one, probe: { ...probe, id: 'q', name: 'Other' } }],
+      kinds: [MESSOR],
+      hemisphere: 'north',
+      now: JULY,
+    });
+    expect(list).toHaveLength(1);
+  });
+});

@@ -1,0 +1,196 @@
+import type { Place, Probe } from '../facts';
+import { DAY_MS, instantOf, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import { isWinteringTempC, phaseOf, winterAround, type Hemisphere } from '../season';
+import type { SpeciesProfile } from '../species';
+import { nothingDevelops, wintersAt } from '../warmth';
+import { dangerC } from './heat';
+import { figure } from './practice';
+
+/** What a probe showed in one hour, °C; hours without a reading are left out. */
+export interface PlaceHour {
+  at: Instant;
+  minC: number;
+  meanC: number;
+  maxC: number;
+}
+
+/** A probe with what it showed of late. */
+export interface ProbeWatched {
+  probe: Pick<Probe, 'id' | 'name' | 'kind' | 'silentAfterH'>;
+  latest: { at: Instant; tempC: number | null } | null;
+  /** Of the last eight days, in order. */
+  hours: readonly PlaceHour[];
+}
+
+export interface PlaceAlarm {
+  id: 'too-hot' | 'was-hot' | 'swing' | 'cold-week' | 'silent' | 'stuck' | 'implausible';
+  /** Now: animals may die. Soon: worth a hand today. */
+  grave: 'now' | 'soon';
+  says: Phrase;
+  /** What to do. */
+  todo: string;
+  since: Instant;
+  /** The probe that tells it. */
+  probeId: string;
+}
+
+export interface PlaceWatched {
+  place: Pick<Place, 'winter'>;
+  probes: readonly ProbeWatched[];
+  /** What stands there. */
+  kinds: readonly SpeciesProfile[];
+  hemisphere: Hemisphere;
+  now: Instant;
+}
+
+const HOUR_MS = 3_600_000;
+/** In a room where people live nothing is colder or warmer than that, °C. Prior. */
+const ROOM_C = { min: -15, max: 60 };
+
+/**
+ * What is wrong at a place by what its probes show: few, each with what to do, one a cause. It is over when the readings are right
+ * again. What is too hot follows from the kinds that stand there.
+ */
+export function placeAlarms(watched: PlaceWatched): PlaceAlarm[] {
+  const list = watched.probes.flatMap((p) => ofProbe(p, watched));
+  // two probes tell of one cause: the graver, and then the one that began first
+  const first = new Map<PlaceAlarm['id'], PlaceAlarm>();
+  for (const a of list.sort((a, b) => msOf(a.since) - msOf(b.since))) {
+    const one =
+      a.id === 'silent' || a.id === 'stuck' || a.id === 'implausible'
+        ? (`${a.id} ${a.probeId}` as PlaceAlarm['id'])
+        : a.id;
+    if (!first.has(one)) first.set(one, a);
+  }
+  return [...first.values()].sort((a, b) => Number(b.grave === 'now') - Number(a.grave === 'now'));
+}
+
+function ofProbe(watched: ProbeWatched, about: PlaceWatched): PlaceAlarm[] {
+  const broken = silent(watched, about.now) ?? implausible(watched);
+  // what a probe shows that is silent or broken says nothing of the place
+  if (broken) return [broken];
+  const stuckOne = stuck(watched, about.now);
+  const heat = tooHot(watched, about) ?? swing(watched, about.now);
+  return [heat, coldWeek(watched, about), stuckOne].filter((a) => a !== null);
+}
+
+function silent({ probe, latest }: ProbeWatched, now: Instant): PlaceAlarm | null {
+  if (!latest || probe.silentAfterH === null) return null;
+  const hours = (msOf(now) - msOf(latest.at)) / HOUR_MS;
+  if (hours <= probe.silentAfterH) return null;
+  return {
+    id: 'silent',
+    grave: 'soon',
+    says: phrase`${{ word: probe.name }} has said nothing since ${{ date: latest.at }}.`,
+    todo: 'Look at its battery and its way to this server. Until then nobody watches the place.',
+    since: latest.at,
+    probeId: probe.id,
+  };
+}
+
+function implausible({ probe, latest }: ProbeWatched): PlaceAlarm | null {
+  if (!latest || latest.tempC === null) return null;
+  if (latest.tempC >= ROOM_C.min && latest.tempC <= ROOM_C.max) return null;
+  return {
+    id: 'implausible',
+    grave: 'soon',
+    says: phrase`${{ word: probe.name }} shows ${{ tempC: latest.tempC }}: no room is like that.`,
+    todo: 'Check the sensor and its cable with another thermometer. If it is true, take the tubes away at once.',
+    since: latest.at,
+    probeId: probe.id,
+  };
+}
+
+/** The hours of the last so many, when most of them were read. */
+function lately(hours: readonly PlaceHour[], now: Instant, length: number): readonly PlaceHour[] | null {
+  const from = msOf(now) - length * HOUR_MS;
+  const some = hours.filter((h) => msOf(h.at) >= from && msOf(h.at) <= msOf(now));
+  return some.length >= figure('coveredShare') * length ? some : null;
+}
+
+function stuck({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null {
+  if (probe.kind !== 'logger') return null;
+  const some = lately(hours, now, figure('stuckHours'));
+  const [first] = some ?? [];
+  if (!some || !first || some.some((h) => h.minC !== first.minC || h.maxC !== first.minC)) return null;
+  return {
+    id: 'stuck',
+    grave: 'soon',
+    says: phrase`${{ word: probe.name }} has shown ${{ tempC: first.minC }} without any change since ${{ date: first.at }}.`,
+    todo: 'Warm it in your hand: if the figure stays, the probe is stuck. Start it anew or take another.',
+    since: first.at,
+    probeId: probe.id,
+  };
+}
+
+function tooHot({ probe, latest, hours }: ProbeWatched, { kinds, now }: PlaceWatched): PlaceAlarm | null {
+  const limit = Math.min(dangerC(null), ...kinds.map((k) => dangerC(k)));
+  const fresh = latest && msOf(now) - msOf(latest.at) <= figure('freshReadingH') * HOUR_MS ? latest : null;
+  const hot = (tempC: number) => tempC >= limit;
+  if (fresh && fresh.tempC !== null && hot(fresh.tempC)) {
+    let since = fresh.at;
+    for (const h of [...hours].reverse()) {
+      if (!hot(h.maxC)) break;
+      since = h.at;
+    }
+    return {
+      id: 'too-hot',
+      grave: 'now',
+      says: phrase`It is ${{ tempC: fresh.tempC }} here. From ${{ tempC: limit }} on queens and brood die.`,
+      todo: 'Switch off what heats, shade it, carry the tubes to a cooler place now. Do not chill them suddenly: a cool room is enough.',
+      since,
+      probeId: probe.id,
+    };
+  }
+  const last = [...hours].reverse().find((h) => hot(h.maxC));
+  if (!last || msOf(now) - msOf(last.at) > figure('heatLastsH') * HOUR_MS) return null;
+  return {
+    id: 'was-hot',
+    grave: 'now',
+    says: phrase`It was ${{ tempC: last.maxC }} here. From ${{ tempC: limit }} on queens and brood die.`,
+    todo: 'Find what heated it before it comes back: sun, a lamp, a mat without a thermostat.',
+    since: last.at,
+    probeId: probe.id,
+  };
+}
+
+function swing({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null {
+  const day = lately(hours, now, 24);
+  if (!day) return null;
+  const low = Math.min(...day.map((h) => h.minC));
+  const high = Math.max(...day.map((h) => h.maxC));
+  if (high - low <= figure('wildSwingC')) return null;
+  return {
+    id: 'swing',
+    grave: 'soon',
+    says: phrase`It swung by ${{ tempDiffC: high - low }} in a day, from ${{ tempC: low }} to ${{ tempC: high }}.`,
+    todo: 'Find what warms and chills it in turns: sun, a window, a mat that is switched by hand. She may stop laying or eat her brood.',
+    since: (day[0] as PlaceHour).at,
+    probeId: probe.id,
+  };
+}
+
+function coldWeek(
+  { probe, hours }: ProbeWatched,
+  { place, kinds, hemisphere, now }: PlaceWatched,
+): PlaceAlarm | null {
+  const days = figure('coldWeekDays');
+  const week = lately(hours, now, 24 * days);
+  if (!week || kinds.length === 0) return null;
+  const high = Math.max(...week.map((h) => h.maxC));
+  const mean = week.reduce((sum, h) => sum + h.meanC, 0) / week.length;
+  const phase = phaseOf(now, winterAround(now, hemisphere));
+  const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
+  const still = kinds.filter(
+    (k) => nothingDevelops(k, high) && !wintersAt(k, mean, planned || isWinteringTempC(high), phase),
+  );
+  if (still.length === 0) return null;
+  return {
+    id: 'cold-week',
+    grave: 'soon',
+    says: phrase`For a week it was never above ${{ tempC: high }}: no brood grows there.`,
+    todo: 'It harms nobody, it only stands still. Choose a warmer spot, or warm it in small steps at the open end.',
+    since: instantOf(msOf(now) - days * DAY_MS),
+    probeId: probe.id,
+  };
+}

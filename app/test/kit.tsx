@@ -1,6 +1,6 @@
 import { usualTube } from '@gentle-burrow/core/tube';
-import type { NewQueen, QueenDetail, Stock } from '@gentle-burrow/contract';
-import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
+import type { Climate, NewQueen, QueenDetail, Series, Stock } from '@gentle-burrow/contract';
+import { DEFAULT_SETTINGS, type Probe } from '@gentle-burrow/core/facts';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
@@ -39,9 +39,13 @@ export const SETTINGS = {
 export class PretendServer {
   readonly sent: { method: string; path: string; body: unknown }[] = [];
   down = false;
+  /** Answers to reading are ready when they are asked for, and come when this is over. */
+  slow: Promise<void> | null = null;
   stock: Stock['levels'] = [];
   own: OwnKind[] = [];
   learned: Learned = {};
+  climate: Climate = { probes: [], alarms: [] };
+  series: Series | null = null;
 
   constructor(readonly queens: QueenFacts[]) {
     globalThis.fetch = jest.fn((url: string, init?: { method?: string; body?: string }) =>
@@ -53,6 +57,7 @@ export class PretendServer {
     if (this.down) throw new TypeError('no connection');
     if (init?.method) this.take(init.method, path, JSON.parse(init.body ?? 'null'));
     const body = init?.method ? {} : this.read(path);
+    if (!init?.method) await this.slow;
     return { ok: body !== null, status: body === null ? 404 : 200, json: async () => body ?? notFound };
   }
 
@@ -61,6 +66,10 @@ export class PretendServer {
     if (path === '/queens') {
       const { queen, home, place, intake } = body as NewQueen;
       this.queens.push({ queen, home, place, places: [place], entries: [intake] });
+    }
+    if (path.startsWith('/probes/')) {
+      const now = { probe: body as Probe, latest: null, day: null, tokenMadeAt: null };
+      this.climate = { ...this.climate, probes: [...this.climate.probes, now] };
     }
     if (path.startsWith('/own-kinds/')) this.own = [...this.own, body as OwnKind];
     if (path === '/entries')
@@ -81,6 +90,8 @@ export class PretendServer {
     if (path === '/own-kinds') return { kinds: this.own };
     if (path === '/learned') return { learned: this.learned };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
+    if (path === '/climate') return this.climate;
+    if (path.startsWith('/probes/')) return this.series;
     if (path === '/settings') return SETTINGS;
     if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens, now), plan: null };
     const written = this.queens.find((q) => path === `/queens/${q.queen.id}`);

@@ -1,23 +1,45 @@
+import { PLACE_ALARM_IDS } from '@gentle-burrow/core/care';
 import { probeSchema } from '@gentle-burrow/core/facts';
 import { z } from 'zod';
-import { instant } from './common';
+import { instant, phraseSchema } from './common';
 
 const spread = z
   .object({ min: z.number(), mean: z.number(), max: z.number() })
   .describe('Lowest, mean and highest');
 
-/** Whatever measures, with its newest reading as it was shown. */
-export const probeListSchema = z.object({
+const reading = z.object({
+  at: instant,
+  tempC: z.number().nullable(),
+  rh: z.number().nullable().describe('A share, 0..1'),
+});
+
+/** Whatever measures with what it shows, and what is wrong at the places. Figures as they are after a check of the probe. */
+export const climateSchema = z.object({
   probes: z.array(
     z.object({
       probe: probeSchema,
-      latest: z.object({ at: instant, tempC: z.number().nullable(), rh: z.number().nullable() }).nullable(),
+      latest: reading.nullable(),
+      day: z
+        .object({ tempC: spread.nullable(), rh: spread.nullable() })
+        .nullable()
+        .describe('The last 24 hours; null when nothing was read in them'),
       tokenMadeAt: instant.nullable().describe('Since when it may send by itself; null: it may not'),
     }),
   ),
+  alarms: z.array(
+    z.object({
+      placeId: z.string(),
+      probeId: z.string(),
+      id: z.enum(PLACE_ALARM_IDS),
+      grave: z.enum(['now', 'soon']),
+      says: phraseSchema,
+      todo: z.string(),
+      since: instant,
+    }),
+  ),
 });
-export type ProbeList = z.infer<typeof probeListSchema>;
-export type ProbeNow = ProbeList['probes'][number];
+export type Climate = z.infer<typeof climateSchema>;
+export type ProbeNow = Climate['probes'][number];
 
 /** What a probe sends by itself: JSON; or plain text, a reading a line: "2026-06-01T12:00:00Z 24.31 55.0". */
 export const pushSchema = z.object({

@@ -11,6 +11,7 @@ export const shelfRowSchema = z.object({
   queen: queenSchema,
   part: homePartSchema,
   home: drawnHomeSchema.nullable(),
+  placeId: z.string(),
   placeName: z.string(),
   profileId: z.string(),
   counts: milestones(lastCount.nullable()),

@@ -219,6 +219,7 @@ describe('resources', () => {
     expect(Object.keys(doc.paths).sort()).toEqual([
       '/api/agenda.ics',
       '/api/captures.csv',
+      '/api/climate',
       '/api/entries',
       '/api/export.jsonl',
       '/api/health',
@@ -232,7 +233,6 @@ describe('resources', () => {
       '/api/photos/{id}/thumb',
       '/api/places',
       '/api/places/{id}',
-      '/api/probes',
       '/api/probes/{id}',
       '/api/probes/{id}/push',
       '/api/probes/{id}/readings.csv',

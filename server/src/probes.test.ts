@@ -1,4 +1,4 @@
-import type { ProbeList, Series } from '@gentle-burrow/contract';
+import type { Climate, Series } from '@gentle-burrow/contract';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { parse } from 'csv-parse/sync';
 import { v7 } from 'uuid';
@@ -38,7 +38,7 @@ const push = (payload: string | object, headers: Record<string, string> = {}) =>
     },
   });
 const get = (path: string) => server.app.inject({ url: `/api${path}` });
-const mine = async () => (await get('/probes')).json<ProbeList>().probes.find((p) => p.probe.id === probe.id);
+const mine = async () => (await get('/climate')).json<Climate>().probes.find((p) => p.probe.id === probe.id);
 const at = (minutes: number) => new Date(NOW.getTime() - minutes * 60_000).toISOString();
 
 test('a probe sends JSON or lines, and its newest reading stands in the list', async () => {
@@ -60,7 +60,7 @@ test('without the secret, or with that of before, nothing is taken; the secret i
   expect((await push(`${at(1)} 20`, { authorization: `Bearer ${before}` })).statusCode).toBe(401);
   expect((await push(`${at(1)} 20`)).statusCode).toBe(200);
   expect((await get('/export.jsonl')).body).not.toContain(token);
-  expect((await get('/probes')).body).not.toContain(token);
+  expect((await get('/climate')).body).not.toContain(token);
 });
 
 test('who sends too often is told so, and the others are not kept waiting', async () => {
@@ -111,6 +111,23 @@ test('a chart gets lowest, mean and highest of each column, and gaps as gaps', a
   expect(columns.map((c) => c.tempC)).toEqual([{ min: 20, mean: 21.5, max: 23 }, null, null, null]);
   const wrong = await get(`/probes/${probe.id}/series?from=${at(0)}&to=${at(60)}`);
   expect(wrong.json().error.message).toMatch(/end is not after the beginning/);
+});
+
+test('a place that is too hot is told with what to do, until it is cool again; a check of the probe moves all it shows', async () => {
+  const alarms = async () =>
+    (await get('/climate')).json<Climate>().alarms.filter((a) => a.probeId === probe.id);
+  await push(`${at(20)} 25\n${at(10)} 36.2`);
+  expect(await alarms()).toMatchObject([
+    {
+      id: 'too-hot',
+      grave: 'now',
+      placeId: probe.stays[0]?.placeId,
+      todo: expect.stringMatching(/cooler place/),
+    },
+  ]);
+  await put({ ...probe, tempC: { offset: -3, slope: 1 } });
+  expect(await alarms()).toEqual([]);
+  expect(await mine()).toMatchObject({ latest: { tempC: 33.2 }, day: { tempC: { min: 22, max: 33.2 } } });
 });
 
 test('all readings leave as CSV, and with the log as facts that can be read back', async () => {

@@ -1,9 +1,10 @@
-import type { NewQueen, QueenDetail, QueenPatch, Shelf, Stock } from '@gentle-burrow/contract';
-import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { Climate, NewQueen, QueenDetail, QueenPatch, Series, Shelf, Stock } from '@gentle-burrow/contract';
+import { inColumns, readingsOf, rolled, type Reading, type Spread } from '@gentle-burrow/core/climate';
+import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
-import { logOf, type Fact } from '@gentle-burrow/core/records';
+import { columnsOfBatch, logOf, type Fact, type ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KIND_CARDS } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
@@ -41,6 +42,10 @@ export class ExampleServer implements Answering {
         return { learned: {} };
       case 'places':
         return { places: this.places() };
+      case 'climate':
+        return this.climate();
+      case 'probes':
+        return this.series(id ?? '', new URLSearchParams(path.split('?')[1]));
       case 'settings':
         return logOf(this.facts).settings;
       case 'stock':
@@ -73,6 +78,49 @@ export class ExampleServer implements Answering {
     return { levels: stockLevels(items, moves), used: usedParts(queens, new Date().toISOString()), plan: null };
   }
 
+  private readingsOf(probeId: string) {
+    return this.facts.flatMap((f) =>
+      f.fact === 'readings' && f.value.probeId === probeId ? [columnsOfBatch(f.value)] : [],
+    );
+  }
+
+  /** What the made-up loggers show; nothing is wrong at the made-up places. */
+  private climate(): Climate {
+    const now = Date.now();
+    return {
+      alarms: [],
+      probes: latest(this.facts.flatMap((f) => (f.fact === 'probe' ? [f.value] : []))).map((probe) => {
+        const last = this.readingsOf(probe.id)
+          .flatMap(readingsOf)
+          .reduce<Reading | null>((a, r) => (a && a.ms > r.ms ? a : r), null);
+        const newest = last && { at: new Date(last.ms).toISOString(), tempC: last.tempC, rh: last.rh };
+        return {
+          probe,
+          latest: newest,
+          day: newest && this.columns(probe.id, now - 86_400_000, now, 1)[0],
+          tokenMadeAt: null,
+        };
+      }) as Climate['probes'],
+    };
+  }
+
+  private series(probeId: string, query: URLSearchParams): Series {
+    const [from, to] = [query.get('from') ?? '', query.get('to') ?? ''];
+    const columns = this.columns(probeId, Date.parse(from), Date.parse(to), Number(query.get('columns') ?? 100));
+    return { from, to, columns };
+  }
+
+  private columns(probeId: string, fromMs: number, toMs: number, count: number): Series['columns'] {
+    const parts = this.readingsOf(probeId).flatMap((c) => rolled(c, fromMs, 1_800_000, (toMs - fromMs) / 1_800_000));
+    const scaled = (s: Spread | null, by: number) => s && { min: s.min / by, mean: s.mean / by, max: s.max / by };
+    return inColumns(parts, fromMs, toMs, count).map((c) => ({
+      at: new Date(c.ms).toISOString(),
+      n: c.n,
+      tempC: scaled(c.temp, 100),
+      rh: scaled(c.rh, 10_000),
+    }));
+  }
+
   private places(): Place[] {
     return latest(this.facts.flatMap((f) => (f.fact === 'place' ? [f.value] : [])));
   }
@@ -92,6 +140,8 @@ export class ExampleServer implements Answering {
         ...(body as { entries: Entry[] }).entries.map((value): Fact => ({ fact: 'entry', value })),
       );
     else if (path === '/settings') this.facts.push({ fact: 'settings', value: body as KeeperSettings });
+    else if (path.startsWith('/probes/')) this.facts.push({ fact: 'probe', value: body as Probe });
+    else if (path === '/readings') this.facts.push({ fact: 'readings', value: body as ReadingBatch });
     else if (path.startsWith('/own-kinds/')) this.facts.push({ fact: 'own-kind', value: body as OwnKind });
     else if (path === '/stock/moves') this.facts.push({ fact: 'stock-move', value: body as StockMove });
     else if (path.startsWith('/stock/items/'))

@@ -1,6 +1,7 @@
 import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
-import type { KeeperSettings, Place, StockItem, StockMove } from '@gentle-burrow/core/facts';
+import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyval';
@@ -21,6 +22,8 @@ export type Outgoing =
   | { what: 'stock-move'; move: StockMove }
   | { what: 'settings'; settings: KeeperSettings }
   | { what: 'own-kind'; kind: OwnKind }
+  | { what: 'probe'; probe: Probe }
+  | { what: 'readings'; batch: ReadingBatch }
   /** The picture itself lies beside the outbox. */
   | { what: 'photo'; id: string; queenId: string; at: string };
 
@@ -139,6 +142,12 @@ async function send(out: Outgoing): Promise<void> {
       break;
     case 'own-kind':
       await call(`/own-kinds/${out.kind.id}`, { method: 'PUT', body: out.kind });
+      break;
+    case 'probe':
+      await call(`/probes/${out.probe.id}`, { method: 'PUT', body: out.probe });
+      break;
+    case 'readings':
+      await call('/readings', { method: 'POST', body: out.batch });
       break;
     case 'stock-move':
       await call('/stock/moves', { method: 'POST', body: out.move });

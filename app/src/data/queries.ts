@@ -17,6 +17,8 @@ import {
 import { useEffect, useMemo } from 'react';
 import { v7 } from 'uuid';
 import { showDatesIn } from '@/ui/dates';
+import { CLIMATE_KEY } from './climate';
+import { fetchAnew } from './fetch-anew';
 import { call } from './network';
 import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox';
 import { newQueensIn, queenIdsOf, withPending } from './pending';
@@ -38,6 +40,7 @@ const KEYS = {
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
 export function refetchAfterSending(client: QueryClient): void {
   onSent(async (out: Outgoing) => {
+    if (out.what === 'probe' || out.what === 'readings') return fetchAnew(client, CLIMATE_KEY);
     const keys: string[][] = [KEYS.shelf, KEYS.learned, ...queenIdsOf(out).map(KEYS.queen)];
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
@@ -47,7 +50,7 @@ export function refetchAfterSending(client: QueryClient): void {
       keys.push(KEYS.stock);
     if (out.what === 'place' || out.what === 'settings' || out.what === 'own-kind') keys.push(['queen']);
     await Promise.allSettled([
-      ...keys.map((queryKey) => client.invalidateQueries({ queryKey })),
+      ...keys.map((queryKey) => fetchAnew(client, queryKey)),
       // nobody has asked for a new queen yet: without this her page would be empty until someone does
       ...(out.what === 'queen'
         ? [client.prefetchQuery({ ...queenQuery(out.body.queen.id), staleTime: 0 })]

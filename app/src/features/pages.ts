@@ -16,6 +16,7 @@ export { BenchPage } from '@/features/bench/BenchPage';
 export { FillPage } from '@/features/fill/FillPage';
 export { FitPage } from '@/features/fit/FitPage';
 export { StockPage } from '@/features/stock/StockPage';
+export { PlacePage } from '@/features/place/PlacePage';
 export { PlacesPage } from '@/features/place/PlacesPage';
 export { LabelsPage } from '@/features/labels/LabelsPage';
 export { ScanPage } from '@/features/labels/ScanPage';

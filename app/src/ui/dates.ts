@@ -61,6 +61,19 @@ export function bandText({ p10, p50, p90 }: Band<Instant | null>, now = new Date
   return spanText(p10, p90, now);
 }
 
+/** "3 Jun, 14:05": a day and the keeper's clock. */
+export const momentText = (at: Instant, now = new Date()): string =>
+  `${dayText(at, now)}, ${format(keepers(at), 'HH:mm')}`;
+
+/** "4 minutes ago", "3 hours ago"; then as `nearText`. */
+export function agoText(at: Instant, now = new Date()): string {
+  const minutes = Math.round((now.getTime() - Date.parse(at)) / 60_000);
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return minutes === 1 ? 'a minute ago' : `${minutes} minutes ago`;
+  const hours = Math.round(minutes / 60);
+  return hours < 24 ? (hours === 1 ? 'an hour ago' : `${hours} hours ago`) : nearText(at, now);
+}
+
 /** For an input of type time: the keeper's clock. */
 export const timeInput = (date: Date): string => format(keepers(date), 'HH:mm');
 

@@ -19,6 +19,7 @@ export const PAGES = {
   fill: () => pages().then((m) => m.FillPage),
   fit: () => pages().then((m) => m.FitPage),
   stock: () => pages().then((m) => m.StockPage),
+  place: () => pages().then((m) => m.PlacePage),
   places: () => pages().then((m) => m.PlacesPage),
   labels: () => pages().then((m) => m.LabelsPage),
   scan: () => pages().then((m) => m.ScanPage),

@@ -5,7 +5,13 @@ export { counsel, type Counsel } from './counsel';
 export { weightOf, type Peace } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';
 export { figure, PRACTICE, type PracticeFigure, type PracticeId } from './practice';
-export { placeAlarms, type PlaceAlarm, type PlaceHour, type ProbeWatched } from './place-alarms';
+export {
+  PLACE_ALARM_IDS,
+  placeAlarms,
+  type PlaceAlarm,
+  type PlaceHour,
+  type ProbeWatched,
+} from './place-alarms';
 export { PRESSURES, type Pressure } from './pressure';
 export { practiceTable } from './practice-table';
 export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './rules/health';

@@ -22,8 +22,18 @@ export interface ProbeWatched {
   hours: readonly PlaceHour[];
 }
 
+export const PLACE_ALARM_IDS = [
+  'too-hot',
+  'was-hot',
+  'swing',
+  'cold-week',
+  'silent',
+  'stuck',
+  'implausible',
+] as const;
+
 export interface PlaceAlarm {
-  id: 'too-hot' | 'was-hot' | 'swing' | 'cold-week' | 'silent' | 'stuck' | 'implausible';
+  id: (typeof PLACE_ALARM_IDS)[number];
   /** Now: animals may die. Soon: worth a hand today. */
   grave: 'now' | 'soon';
   says: Phrase;

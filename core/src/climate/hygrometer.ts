@@ -35,3 +35,7 @@ export function hygrometerCorrection(points: readonly CheckPoint[]): Correction 
   const { m, b } = linearRegression(points.map((p) => [p.shown, p.truth]));
   return { offset: b, slope: m };
 }
+
+/** What is true by a check, of what was shown; as it was shown where nothing was checked. */
+export const corrected = (shown: number, correction: Correction | undefined): number =>
+  correction ? correction.offset + correction.slope * shown : shown;

@@ -8,7 +8,12 @@ export {
   vapourPressureDeficitKPa,
   type Salt,
 } from './humidity';
-export { hygrometerCorrection, type CheckPoint, type Correction } from './hygrometer';
+export {
+  corrected as correctedReading,
+  hygrometerCorrection,
+  type CheckPoint,
+  type Correction,
+} from './hygrometer';
 export {
   diffusivityM2PerS,
   saturationPressureKPa,
@@ -16,3 +21,4 @@ export {
   waterDensityGPerMl,
 } from './vapour';
 export * from './readings';
+export { degreeDaysOfSpans, summaryOf, type DaysSummary, type TempSpan } from './summary';

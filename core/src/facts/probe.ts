@@ -8,7 +8,7 @@ const correctionSchema = z.object({
   slope: z.number().min(0.2, 'The slope is below 0.2: then the instrument shows next to nothing.').max(5),
 });
 
-/** Whatever tells how warm or damp it is at a place: a logger, a thermometer that remembers lowest and highest, or one read by hand. */
+/** Whatever tells how warm or damp it is at a place: a logger, or a thermometer read by hand. */
 export const probeSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Give the probe a name.').max(80, "The probe's name is too long."),

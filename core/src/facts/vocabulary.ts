@@ -181,5 +181,5 @@ export const WINGS = ['dealate', 'winged', 'unknown'] as const;
 export type Wings = (typeof WINGS)[number];
 
 /** Whatever tells how warm or damp it is at a place. */
-export const PROBE_KINDS = ['logger', 'min-max', 'by-hand'] as const;
+export const PROBE_KINDS = ['logger', 'by-hand'] as const;
 export type ProbeKind = (typeof PROBE_KINDS)[number];

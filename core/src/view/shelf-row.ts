@@ -16,6 +16,7 @@ export interface ShelfRow {
   part: HomePart;
   /** All parts of her home with what joins them, when there are more than the one she lives in. */
   home: DrawnHome | null;
+  placeId: string;
   placeName: string;
   profileId: string;
   counts: Record<Milestone, LastCount | null>;
@@ -54,6 +55,7 @@ export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRo
     queen,
     part,
     home: homeOf(view.housing),
+    placeId: place.id,
     placeName: place.name,
     profileId: view.profileId,
     counts: known.counts,

@@ -135,6 +135,15 @@ export class Views {
     return (id) => circleOf(profileOf(id));
   }
 
+  /** Which kinds stand at each place, those that live. */
+  async kindsAt(now: Instant): Promise<Map<string, Set<string>>> {
+    await this.shelf(now);
+    const found = new Map<string, Set<string>>();
+    for (const { row } of this.rows.values())
+      if (!row.lost) found.set(row.placeId, (found.get(row.placeId) ?? new Set()).add(row.profileId));
+    return found;
+  }
+
   /** What all queens together say of their kinds. */
   async lessonsOfAll(now: Instant): Promise<Learned> {
     if (!this.surveyed) await this.shelf(now);

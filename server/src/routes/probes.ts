@@ -2,8 +2,8 @@ import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import { Readable } from 'node:stream';
 import rateLimit from '@fastify/rate-limit';
 import {
+  climateSchema,
   errorSchema,
-  probeListSchema,
   pushSchema,
   seriesSchema,
   takenSchema,
@@ -11,15 +11,13 @@ import {
 } from '@gentle-burrow/contract';
 import {
   columnsOf,
-  fromCenti,
   readingFault,
   readingsOf,
   readingsOfLines,
   type Reading,
   type Rolled,
-  type Spread,
 } from '@gentle-burrow/core/climate';
-import { idSchema, instantSchema, probeSchema } from '@gentle-burrow/core/facts';
+import { idSchema, instantSchema, probeSchema, type Probe } from '@gentle-burrow/core/facts';
 import { instantOf, msOf } from '@gentle-burrow/core/quantity';
 import { batchOf, readingBatchSchema } from '@gentle-burrow/core/records';
 import { stringify } from 'csv-stringify';
@@ -28,6 +26,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
+import { climateNow, spreadOf } from '../jobs/climate-now';
 
 /** So often a probe may send. */
 const PER_MINUTE = 60;
@@ -35,34 +34,22 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 const params = z.object({ id: idSchema });
 
 /** Whatever measures: what it is and where it lies, what it sends, and what it has measured. */
-export async function probesRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
+export async function probesRoutes(app: FastifyInstance, { store, views, now }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
   const tags = ['climate'];
   await api.register(rateLimit, { global: false, addHeaders: LEFT_HEADERS });
 
-  api.get('/probes', { schema: { tags, response: { 200: probeListSchema } } }, async () => {
-    const [probes, latest] = await Promise.all([store.probes(), store.latest()]);
-    const newest = new Map(latest.map((l) => [l.probeId, l]));
-    return {
-      probes: await Promise.all(
-        probes.map(async (probe) => {
-          const last = newest.get(probe.id);
-          const token = await store.tokenOf(probe.id);
-          return {
-            probe,
-            latest: last
-              ? {
-                  at: instantOf(last.ms),
-                  tempC: fromCenti(last.centiC),
-                  rh: fromCenti(last.centiPct, 10_000),
-                }
-              : null,
-            tokenMadeAt: token?.madeAt.toISOString() ?? null,
-          };
-        }),
-      ),
-    };
-  });
+  api.get(
+    '/climate',
+    {
+      schema: {
+        tags,
+        summary: 'Whatever measures with what it shows now, and what is wrong at the places',
+        response: { 200: climateSchema },
+      },
+    },
+    () => climateNow(store, views, now().toISOString()),
+  );
   api.put(
     '/probes/:id',
     {
@@ -168,9 +155,9 @@ export async function probesRoutes(app: FastifyInstance, { store, now }: Service
       },
     },
     async ({ params: { id }, query: { from, to, columns } }) => {
-      await known(id);
+      const probe = await known(id);
       const parts = await store.series(id, msOf(from), msOf(to), columns);
-      return { from, to, columns: parts.map(columnOf) };
+      return { from, to, columns: parts.map((part) => columnOf(part, probe)) };
     },
   );
   api.get(
@@ -245,14 +232,9 @@ const LEFT_HEADERS = {
   'x-ratelimit-reset': false,
 };
 
-const columnOf = ({ ms, n, temp, rh }: Rolled) => ({
+const columnOf = ({ ms, n, temp, rh }: Rolled, probe: Probe) => ({
   at: instantOf(Math.round(ms)),
   n,
-  tempC: temp && scaled(temp, 100),
-  rh: rh && scaled(rh, 10_000),
-});
-const scaled = ({ min, mean, max }: Spread, by: number): Spread => ({
-  min: min / by,
-  mean: Math.round(mean) / by,
-  max: max / by,
+  tempC: spreadOf(temp, 100, probe.tempC),
+  rh: spreadOf(rh, 10_000, probe.rh),
 });

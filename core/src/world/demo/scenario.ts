@@ -6,6 +6,7 @@ import type { Fact } from '../../records';
 import { growingHemisphere } from '../../season';
 import { speciesProfile } from '../../species/catalogue';
 import { broodOn } from '../brood';
+import { demoClimate } from './climate';
 import { QUEENS, type DemoPlace, type DemoQueen } from './queens';
 import { demoStock } from './stock';
 
@@ -68,6 +69,7 @@ export function demoFacts(today: Date, newId: NewId): Fact[] {
   for (const q of QUEENS) facts.push(...queenFacts(q, places, now, random, newId));
   facts.push(...givenBrood(facts, now, newId));
   facts.push(...demoStock(now, newId));
+  facts.push(...demoClimate(places, now, newId));
   return facts;
 }
 

@@ -1,0 +1,261 @@
+import type { Series } from '@gentle-burrow/contract';
+import { degreeDaysOfSpans, summaryOf, type TempSpan } from '@gentle-burrow/core/climate';
+import type { Place, Probe } from '@gentle-burrow/core/facts';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { lyingAt, useClimate, useSeries } from '@/data/climate';
+import { useShelf } from '@/data/queries';
+import { useProfileOf } from '@/features/founder/profiles';
+import { usePreferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
+import { Choice } from '@/ui/Choice';
+import { momentText, zoneNow } from '@/ui/dates';
+import { Fold } from '@/ui/Fold';
+import { Slide } from '@/ui/Slide';
+import { Loading } from '@/ui/states';
+import { Table } from '@/ui/Table';
+import { tempDiffText, tempText } from '@/ui/units';
+import { useWidth } from '@/ui/useWidth';
+import { Words } from '@/ui/Words';
+import { ClimateChart } from './ClimateChart';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** How long a stretch is looked at, and in how many columns: an hour each, or what fits a telephone. */
+const SPANS = {
+  day: { label: 'Day', days: 1, columns: 96 },
+  week: { label: 'Week', days: 7, columns: 168 },
+  month: { label: 'Month', days: 30, columns: 240 },
+  year: { label: 'Year', days: 366, columns: 183 },
+} as const;
+type SpanId = keyof typeof SPANS;
+
+/** The stretch up to now, in steps, so that the same is not asked for anew at every look. */
+function stretchOf(span: SpanId): { from: string; to: string; columns: number } {
+  const { days, columns } = SPANS[span];
+  const step = Math.max(15 * 60_000, (days * DAY_MS) / columns);
+  const to = Math.ceil(Date.now() / step) * step;
+  return { from: new Date(to - days * DAY_MS).toISOString(), to: new Date(to).toISOString(), columns };
+}
+
+/** What lay elsewhere before says nothing of this place. */
+function hereOnly(series: Series, probe: Probe): Series {
+  const from = probe.stays[probe.stays.length - 1]?.from ?? '';
+  return {
+    ...series,
+    columns: series.columns.map((c) => (c.at >= from ? c : { ...c, n: 0, tempC: null, rh: null })),
+  };
+}
+
+/** How warm and damp it has been here: drawn, read out column by column, as a table, beside another place. */
+export function Course({ place, places }: { place: Place; places: readonly Place[] }) {
+  const { probes } = useClimate();
+  const here = lyingAt(probes, place.id).filter((p) => p.latest !== null);
+  const [probeId, setProbeId] = useState<string | null>(null);
+  const [otherId, setOtherId] = useState<string | null>(null);
+  const [span, setSpan] = useState<SpanId>('week');
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [width, onLayout] = useWidth();
+  const units = usePreferences();
+  const kinds = useKindsAt(place.id);
+  const shown = here.find((p) => p.probe.id === probeId) ?? here[0];
+  const { from, to, columns } = stretchOf(span);
+  const asked = useSeries(shown?.probe.id ?? null, from, to, columns);
+  const others = places.flatMap((p) => {
+    const [probe] = lyingAt(probes, p.id).filter((one) => one.latest !== null);
+    return p.id !== place.id && probe ? [{ place: p, probe }] : [];
+  });
+  const other = others.find((o) => o.place.id === otherId);
+  const beside = useSeries(other?.probe.probe.id ?? null, from, to, columns);
+  if (!shown) return null;
+  const series = asked.data && hereOnly(asked.data, shown.probe);
+  // the newest that was read, until another is chosen
+  const newest = series ? series.columns.findLastIndex((c) => c.n > 0) : -1;
+  const at = Math.max(0, Math.min(chosen ?? newest, (series?.columns.length ?? 1) - 1));
+  const readOut = (i: number) => columnText(series?.columns[i], units.temperature);
+  return (
+    <View style={styles.course} onLayout={onLayout}>
+      <View style={styles.row}>
+        <Choice
+          label="How long"
+          hideLabel
+          options={(Object.keys(SPANS) as SpanId[]).map((value) => ({ value, label: SPANS[value].label }))}
+          value={span}
+          onChange={(s) => {
+            setSpan(s);
+            setChosen(null);
+          }}
+        />
+      </View>
+      {here.length > 1 ? (
+        <Choice
+          label="Probe"
+          options={here.map(({ probe }) => ({ value: probe.id, label: probe.name }))}
+          value={shown.probe.id}
+          onChange={setProbeId}
+        />
+      ) : null}
+      {series ? (
+        <>
+          <ClimateChart
+            series={series}
+            other={other && beside.data ? hereOnly(beside.data, other.probe.probe) : null}
+            best={kinds.map((k) => k.bestTempC.value)}
+            chosen={at}
+            width={width}
+            label={`Temperature${series.columns.some((c) => c.rh) ? ' and humidity' : ''} at ${place.name}: ${SPANS[span].label.toLowerCase()}`}
+            onChoose={setChosen}
+          />
+          {kinds.length > 0 ? (
+            <Words kind="small" soft>
+              Green: where those that stand here grow best. Band: lowest to highest; line: the mean.
+            </Words>
+          ) : null}
+          <Slide
+            label="Read at"
+            value={at}
+            min={0}
+            max={Math.max(0, series.columns.length - 1)}
+            text={readOut(at)}
+            onChange={setChosen}
+          />
+          <Summary series={series} kinds={kinds} span={span} />
+          <Fold title="As a table">
+            <CourseTable series={series} name={place.name} />
+          </Fold>
+        </>
+      ) : asked.isError ? (
+        <Words soft>The course cannot be fetched now. It comes when the server can be reached.</Words>
+      ) : (
+        <Loading what="the readings" />
+      )}
+      {others.length > 0 ? (
+        <Choice
+          label="Beside it, dashed"
+          options={others.map((o) => ({ value: o.place.id, label: o.place.name }))}
+          value={other?.place.id ?? null}
+          onChange={setOtherId}
+          onClear={() => setOtherId(null)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** The kinds that stand at a place, those that live. */
+export function useKindsAt(placeId: string): SpeciesProfile[] {
+  const { data } = useShelf();
+  const profileOf = useProfileOf();
+  const ids = new Set((data ?? []).flatMap((r) => (r.placeId === placeId && !r.lost ? [r.profileId] : [])));
+  return [...ids].map((id) => profileOf(id));
+}
+
+type Column = Series['columns'][number];
+
+function columnText(column: Column | undefined, unit: 'C' | 'F'): string {
+  if (!column) return '';
+  const when = momentText(column.at);
+  if (column.n === 0) return `${when}: nothing was read`;
+  const t = column.tempC;
+  const parts = [
+    t
+      ? t.min === t.max
+        ? tempText(t.mean, unit)
+        : `${tempText(t.mean, unit)}, ${tempText(t.min, unit)} to ${tempText(t.max, unit)}`
+      : '',
+    column.rh ? `${Math.round(100 * column.rh.mean)} % humidity` : '',
+  ];
+  return `${when}: ${parts.filter(Boolean).join(' · ')}`;
+}
+
+/** What the days are like in this stretch, and how much warmth the brood had. */
+function Summary({
+  series,
+  kinds,
+  span,
+}: {
+  series: Series;
+  kinds: readonly SpeciesProfile[];
+  span: SpanId;
+}) {
+  const { temperature } = usePreferences();
+  const spanMs = (Date.parse(series.to) - Date.parse(series.from)) / series.columns.length;
+  const spans: TempSpan[] = series.columns.flatMap((c) =>
+    c.tempC ? [{ at: c.at, minC: c.tempC.min, meanC: c.tempC.mean, maxC: c.tempC.max }] : [],
+  );
+  const days = summaryOf(spans, zoneNow());
+  if (!days) return <Words soft>Nothing was read here in this time.</Words>;
+  const t = (c: number) => tempText(c, temperature);
+  // hours are needed for what a day and a night are like
+  const hourly = spanMs <= 3 * HOUR_MS;
+  const warmth = hourly
+    ? [...new Map(kinds.map((k) => [k.stages.larva.thresholdC, k])).entries()].map(
+        ([thresholdC]) =>
+          `${Math.round(degreeDaysOfSpans(spans, spanMs, thresholdC))} degree-days above ${t(thresholdC)}`,
+      )
+    : [];
+  return (
+    <View>
+      <Words>{`Between ${t(days.lowC)} and ${t(days.highC)}, ${t(days.meanC)} in the middle.`}</Words>
+      {hourly && span !== 'day' && days.swingC !== null ? (
+        <Words>{`A usual day swings by ${tempDiffText(days.swingC, temperature)}${
+          days.nightC === null ? '' : `; nights are at ${t(days.nightC)}`
+        }.`}</Words>
+      ) : null}
+      {warmth.length > 0 ? <Words soft>{`Warmth for brood: ${warmth.join(', ')}.`}</Words> : null}
+    </View>
+  );
+}
+
+/** A row a day, or an hour of a day: figures for those who listen, and for those who want them. */
+function CourseTable({ series, name }: { series: Series; name: string }) {
+  const { temperature } = usePreferences();
+  const t = (c: number | undefined) => (c === undefined ? '–' : tempText(c, temperature));
+  return (
+    <Table
+      label={`Readings at ${name}`}
+      head={['When', 'Lowest', 'Mean', 'Highest', 'Humidity']}
+      rows={coarse(series.columns).map((c) => [
+        momentText(c.at),
+        t(c.tempC?.min),
+        t(c.tempC?.mean),
+        t(c.tempC?.max),
+        c.rh ? `${Math.round(100 * c.rh.mean)} %` : '–',
+      ])}
+    />
+  );
+}
+
+const TABLE_ROWS = 32;
+
+/** So many rows that they can be read; a gap stays one. */
+function coarse(columns: readonly Column[]): Column[] {
+  const each = Math.ceil(columns.length / TABLE_ROWS);
+  const rows: Column[] = [];
+  for (let i = 0; i < columns.length; i += each) {
+    const some = columns.slice(i, i + each);
+    const of = (measure: 'tempC' | 'rh') => {
+      const read = some.flatMap((c) => (c[measure] ? [c[measure]] : []));
+      if (read.length === 0) return null;
+      return {
+        min: Math.min(...read.map((s) => s.min)),
+        mean: read.reduce((sum, s) => sum + s.mean, 0) / read.length,
+        max: Math.max(...read.map((s) => s.max)),
+      };
+    };
+    rows.push({
+      at: (some[0] as Column).at,
+      n: some.reduce((n, c) => n + c.n, 0),
+      tempC: of('tempC'),
+      rh: of('rh'),
+    });
+  }
+  return rows;
+}
+
+const styles = StyleSheet.create({
+  course: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

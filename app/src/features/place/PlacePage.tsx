@@ -1,0 +1,51 @@
+import { usePlaces } from '@/data/queries';
+import { useClimate, lyingAt } from '@/data/climate';
+import { Fold } from '@/ui/Fold';
+import { Screen } from '@/ui/Screen';
+import { Way } from '@/ui/Way';
+import { Words } from '@/ui/Words';
+import { NAMES } from '@/words/names';
+import { Alarms } from './Alarms';
+import { Course } from './Course';
+import { HandReading } from './HandReading';
+import { PlaceEditing } from './PlaceEditing';
+import { ProbesHere } from './ProbesHere';
+
+/** How is it here? What is wrong, how warm and damp it has been, what measures it, and what the spot is like. */
+export function PlacePage({ id }: { id: string }) {
+  const places = usePlaces();
+  const place = places.find((p) => p.id === id);
+  const { probes, known } = useClimate();
+  if (!place)
+    return (
+      <Screen question="How is it here?" back="/places">
+        <Words>There is no such place, or it is still being fetched.</Words>
+        <Way to="/places" icon="thermometer" title={NAMES.places} says="All places where tubes stand." />
+      </Screen>
+    );
+  const measured = lyingAt(probes, id).some((p) => p.latest !== null);
+  return (
+    <Screen
+      question={`How is it at ${place.name}?`}
+      back="/places"
+      wide
+      head={
+        <>
+          <Alarms placeId={id} />
+          <HandReading place={place} />
+          {known && !measured ? (
+            <Words soft>
+              Nothing was measured here yet. Read a thermometer and write it down, or let a logger tell.
+            </Words>
+          ) : null}
+          <Course place={place} places={places} />
+        </>
+      }
+    >
+      <ProbesHere place={place} places={places} />
+      <Fold title="What the spot is like">
+        <PlaceEditing key={JSON.stringify(place)} place={place} old={place} onDone={() => {}} />
+      </Fold>
+    </Screen>
+  );
+}

@@ -1,0 +1,166 @@
+import type { Climate, Series } from '@gentle-burrow/contract';
+import type { Probe } from '@gentle-burrow/core/facts';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { v7 } from 'uuid';
+import { drop, outboxItems } from '@/data/outbox';
+import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
+import { PlacePage } from './PlacePage';
+import { PlacesPage } from './PlacesPage';
+import { ProbesHere } from './ProbesHere';
+
+const HOUR = 3_600_000;
+const queen = madeQueen('Q1', 30);
+const place = queen.place;
+
+function logger(name = 'Shelf logger'): Climate['probes'][number] {
+  const probe: Probe = {
+    id: v7(),
+    name,
+    kind: 'logger',
+    stays: [{ from: daysAgo(90), placeId: place.id }],
+    silentAfterH: 3,
+  };
+  return {
+    probe,
+    latest: { at: new Date(Date.now() - 4 * 60_000).toISOString(), tempC: 24.3, rh: 0.512 },
+    day: null,
+    tokenMadeAt: null,
+  };
+}
+
+/** A week of hours: 22 °C by night, 26 °C by day, and a day without a reading. */
+function week(): Series {
+  const start = Math.ceil(Date.now() / HOUR) * HOUR - 168 * HOUR;
+  return {
+    from: new Date(start).toISOString(),
+    to: new Date(start + 168 * HOUR).toISOString(),
+    columns: Array.from({ length: 168 }, (_, h) => {
+      const read = h < 48 || h >= 72;
+      const mean = h % 24 < 12 ? 22 : 26;
+      return {
+        at: new Date(start + h * HOUR).toISOString(),
+        n: read ? 2 : 0,
+        tempC: read ? { min: mean - 0.4, mean, max: mean + 0.6 } : null,
+        rh: read ? { min: 0.5, mean: 0.51, max: 0.52 } : null,
+      };
+    }),
+  };
+}
+
+afterEach(async () => {
+  for (const i of outboxItems()) await drop(i.id);
+});
+
+test('a place tells what is measured there now, beside what it is reckoned with', async () => {
+  const server = new PretendServer([queen]);
+  server.climate = { probes: [logger()], alarms: [] };
+  show(<PlacesPage />);
+  const line = await screen.findByRole('link', { name: new RegExp(place.name) });
+  expect(line.textContent).toContain('24.3 °C, 51 % humidity, 4 minutes ago');
+  expect(line.textContent).toContain('Reckoned with 25 °C and 50 % humidity');
+  expect(line.getAttribute('href')).toBe(`/places/${place.id}`);
+});
+
+test('the course is drawn, read out column by column, and told as a table with its gap', async () => {
+  const server = new PretendServer([queen]);
+  server.climate = { probes: [logger()], alarms: [] };
+  server.series = week();
+  show(<PlacePage id={place.id} />);
+  const slider = await screen.findByRole('slider', { name: 'Read at' });
+  expect(slider.getAttribute('aria-valuetext')).toMatch(/: 26 °C, 25.6 °C to 26.6 °C · 51 % humidity$/);
+  fireEvent.change(slider, { target: { value: '60' } });
+  expect(slider.getAttribute('aria-valuetext')).toMatch(/nothing was read$/);
+  expect(screen.getByText('Between 21.6 °C and 26.6 °C, 24 °C in the middle.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'As a table' }));
+  const table = screen.getByRole('table', { name: `Readings at ${place.name}` });
+  expect(within(table).getAllByRole('row').length).toBeGreaterThan(20);
+  expect(table.textContent).toContain('–');
+});
+
+test('an alarm stands on the page of its place with what to do', async () => {
+  const server = new PretendServer([queen]);
+  const one = logger();
+  server.climate = {
+    probes: [one],
+    alarms: [
+      {
+        placeId: place.id,
+        probeId: one.probe.id,
+        id: 'too-hot',
+        grave: 'now',
+        says: ['It is ', { tempC: 36 }, ' here.'],
+        todo: 'Carry the tubes to a cooler place now.',
+        since: daysAgo(0.1),
+      },
+    ],
+  };
+  show(<PlacePage id={place.id} />);
+  expect(await screen.findByText('It is 36 °C here.')).toBeTruthy();
+  expect(screen.getByText('Carry the tubes to a cooler place now.')).toBeTruthy();
+});
+
+test('a reading is written down in two taps: the first makes what it belongs to, the second goes to the same', async () => {
+  const server = new PretendServer([queen]);
+  show(<PlacePage id={place.id} />);
+  const write = async (figure: string) => {
+    fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
+    fireEvent.change(screen.getByRole('textbox', { name: 'Temperature, °C' }), { target: { value: figure } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this reading' }));
+  };
+  await write('24,5');
+  await waitFor(() => expect(server.bodiesOf('/readings')).toHaveLength(1));
+  const [probe] = server.sent.filter((s) => s.path.startsWith('/probes/')).map((s) => s.body as Probe);
+  expect(probe).toMatchObject({ kind: 'by-hand', stays: [{ placeId: place.id }] });
+  const [batch] = server.bodiesOf('/readings') as ReadingBatch[];
+  expect(batch).toMatchObject({ probeId: probe?.id, tempC: [24.5], rh: [null] });
+});
+
+test('a second reading goes to the thermometer of the first; what waits is shown at once', async () => {
+  const server = new PretendServer([queen]);
+  const one = logger('By hand');
+  server.climate = { probes: [{ ...one, probe: { ...one.probe, kind: 'by-hand' } }], alarms: [] };
+  show(<PlacePage id={place.id} />);
+  await screen.findByText('By hand');
+  fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
+  server.down = true;
+  fireEvent.change(screen.getByRole('textbox', { name: 'Temperature, °C' }), { target: { value: '19' } });
+  fireEvent.change(screen.getByRole('textbox', { name: 'Humidity, %' }), { target: { value: '60' } });
+  fireEvent.keyDown(screen.getByRole('textbox', { name: 'Humidity, %' }), { key: 'Enter' });
+  expect(await screen.findByText('19 °C, 60 % humidity, just now')).toBeTruthy();
+  expect(server.sent.some((s) => s.path.startsWith('/probes/'))).toBe(false);
+});
+
+test('what is kept while the first answer is under way does not vanish when that answer comes', async () => {
+  const server = new PretendServer([queen]);
+  let answer = () => {};
+  server.slow = new Promise((r) => (answer = r));
+  show(<ProbesHere place={place} places={[place]} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'A logger lies here' }));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Name of the logger' }), {
+    target: { value: 'New one' },
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep this logger' }));
+  await waitFor(() => expect(server.sent.some((s) => s.path.startsWith('/probes/'))).toBe(true));
+  server.slow = null;
+  answer();
+  await waitFor(() => expect(outboxItems()).toEqual([]));
+  expect(screen.getByText('New one')).toBeTruthy();
+});
+
+test('what no thermometer shows is not kept, and says why', async () => {
+  new PretendServer([queen]);
+  show(<PlacePage id={place.id} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Temperature, °C' }), { target: { value: '245' } });
+  expect(screen.getByText(/outside -40 to 85/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Keep this reading' }).getAttribute('aria-disabled')).toBe(
+    'true',
+  );
+});
+
+test('a place that is not there says where the others are', async () => {
+  new PretendServer([queen]);
+  show(<PlacePage id={v7()} />);
+  expect(await screen.findByText(/There is no such place/)).toBeTruthy();
+});

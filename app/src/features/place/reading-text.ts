@@ -1,0 +1,14 @@
+import { tempText } from '@/ui/units';
+
+/** "24.3 °C, 51 % humidity": what was measured of both. */
+export function readingText(
+  { tempC, rh }: { tempC: number | null; rh: number | null },
+  unit: 'C' | 'F',
+): string {
+  return [
+    tempC === null ? '' : tempText(tempC, unit),
+    rh === null ? '' : `${Math.round(100 * rh)} % humidity`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

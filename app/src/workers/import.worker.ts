@@ -1,0 +1,77 @@
+import {
+  guessMapping,
+  rowReader,
+  type Columns,
+  type Mapping,
+  type RefusedRow,
+} from '@gentle-burrow/core/climate';
+import Papa from 'papaparse';
+
+export type ImportAsk =
+  { what: 'look'; file: File; zone: string } | { what: 'read'; file: File; mapping: Mapping };
+
+/** The head of a file and what stands in it, as guessed. */
+export interface HeadTold {
+  what: 'head';
+  rows: string[][];
+  guessed: Mapping | null;
+}
+
+export type ImportTold =
+  | HeadTold
+  | { what: 'progress'; share: number; rows: number }
+  | { what: 'done'; columns: Columns; rows: number; refused: RefusedRow[]; refusedCount: number }
+  | { what: 'failed'; reason: string };
+
+const HEAD_ROWS = 30;
+/** So many refused rows are told one by one. */
+const TOLD = 200;
+const PROGRESS_EVERY = 20_000;
+
+const tell = (told: ImportTold, transfer: Transferable[] = []) =>
+  (self as unknown as Worker).postMessage(told, transfer);
+
+self.onmessage = (event: MessageEvent<ImportAsk>) => {
+  const { file } = event.data;
+  if (event.data.what === 'look') look(file, event.data.zone);
+  else read(file, event.data.mapping);
+};
+
+function look(file: File, zone: string): void {
+  Papa.parse<string[]>(file, {
+    preview: HEAD_ROWS,
+    complete: ({ data }) => tell({ what: 'head', rows: data, guessed: guessMapping(data, zone, Date.now()) }),
+    error: (error) => tell({ what: 'failed', reason: error.message }),
+  });
+}
+
+/** Every row of the file, one after the other, however long it is: only what is taken stays in memory. */
+function read(file: File, mapping: Mapping): void {
+  const reader = rowReader(mapping, Date.now());
+  const refused: RefusedRow[] = [];
+  let refusedCount = 0;
+  let rows = 0;
+  Papa.parse<string[]>(file, {
+    step: ({ data, meta }) => {
+      rows++;
+      if (rows <= mapping.headRows) return;
+      const reason = reader.read(data, rows);
+      if (reason) {
+        refusedCount++;
+        if (refused.length < TOLD) refused.push({ line: rows, reason });
+      }
+      if (rows % PROGRESS_EVERY === 0)
+        tell({ what: 'progress', share: Math.min(1, meta.cursor / Math.max(1, file.size)), rows });
+    },
+    complete: () => {
+      const { ms, centiC, centiPct } = reader.taken();
+      const columns = { ms: ms.slice(), centiC: centiC.slice(), centiPct: centiPct.slice() };
+      tell({ what: 'done', columns, rows: rows - mapping.headRows, refused, refusedCount }, [
+        columns.ms.buffer,
+        columns.centiC.buffer,
+        columns.centiPct.buffer,
+      ]);
+    },
+    error: (error) => tell({ what: 'failed', reason: error.message }),
+  });
+}

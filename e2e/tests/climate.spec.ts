@@ -1,0 +1,141 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import type { Page } from '@playwright/test';
+import { expect, seriousFaults, test, testOffline, type Burrow } from '../burrow';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** The made-up logger, as a keeper's own would run beside the application. */
+const logger = (...args: string[]) =>
+  promisify(execFile)(process.execPath, ['--import', 'tsx', join('scripts', 'probe.ts'), ...args], {
+    cwd: root,
+  });
+
+let folder: string;
+test.beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-logger-'))));
+test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+interface Climate {
+  probes: { probe: { id: string; name: string }; latest: { at: string; tempC: number } | null }[];
+  alarms: { id: string }[];
+}
+
+async function toPlace(page: Page, burrow: Burrow, name: RegExp): Promise<void> {
+  await page.goto(`${burrow.url}/places`);
+  await page.getByRole('link', { name }).click();
+  await expect(page.getByRole('heading', { name: /^How is it at/ })).toBeVisible();
+}
+
+async function newLogger(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'A logger lies here' }).click();
+  await page.getByRole('textbox', { name: 'Name of the logger' }).fill(name);
+  await page.getByRole('button', { name: 'Keep this logger' }).click();
+  await page.getByRole('button', { name: `More about ${name}` }).click();
+}
+
+test('a logger’s file: columns seen and put right, what cannot be used told by its line, and the same again changes nothing', async ({
+  page,
+  demo,
+}) => {
+  const file = join(folder, 'shelf.csv');
+  await logger('--out', file, '--days', '10', '--every', '900', '--seed', '5');
+  const lines = readFileSync(file, 'utf8').trimEnd().split('\r\n');
+  // as a logger writes that is set to another language: day first, commas, and a row that was torn
+  const foreign = lines.map((line, i) => {
+    if (i === 0) return 'Datum;Temperatur;Feuchte';
+    const [at = '', temp = '', rh = ''] = line.split(';');
+    const [, y, m, d, clock] = /^(\d+)-(\d+)-(\d+)T([\d:]+)/.exec(at) ?? [];
+    return `${d}.${m}.${y} ${clock};${temp.replace('.', ',')};${rh.replace('.', ',')}`;
+  });
+  foreign.splice(3, 0, '31.02.2026 12:00:00;21,0;50,0');
+  writeFileSync(file, foreign.join('\r\n'));
+  const good = lines.length - 1;
+
+  await toPlace(page, demo, /Pantry shelf/);
+  await newLogger(page, 'Pantry logger');
+  const readIn = async () => {
+    await page.getByLabel('A file of Pantry logger').setInputFiles(file);
+    await expect(page.getByText('Is this what stands in the columns?')).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'Day, month, year' })).toBeChecked();
+    await expect(page.getByRole('radio', { name: 'Comma: 23,5' })).toBeChecked();
+    await page.getByRole('textbox', { name: 'Time zone of the logger' }).fill('+00:00');
+    await page.getByRole('button', { name: 'Read the rows' }).click();
+    await expect(page.getByText(/^Line 4: “31.02.2026 12:00:00” is not in the calendar/)).toBeVisible();
+    await page.getByRole('button', { name: `Keep ${good.toLocaleString('en')} readings` }).click();
+  };
+  await readIn();
+  await expect(page.getByText(`${good.toLocaleString('en')} readings are new.`)).toBeVisible();
+  await expect(page.getByText(/One row could not be used/)).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Read at' })).toBeVisible();
+  await expect(page.getByText(/^Between .* in the middle\.$/)).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+
+  await readIn();
+  await expect(
+    page.getByText(`0 readings are new. ${good.toLocaleString('en')} were there already.`, { exact: false }),
+  ).toBeVisible();
+});
+
+test('a logger sends by itself: it is seen at once; heat is told where it stands and on the first page, until it is over', async ({
+  page,
+  demo,
+}) => {
+  await toPlace(page, demo, /Pantry shelf/);
+  await newLogger(page, 'Live logger');
+  await page.getByRole('button', { name: 'Let it send by itself' }).click();
+  const address = await page.getByRole('textbox', { name: 'Address' }).inputValue();
+  const token = await page.getByRole('textbox', { name: 'Secret' }).inputValue();
+  const send = (mean: string) =>
+    logger(
+      ...['--to', address, '--token', token, '--mean', mean, '--season', '0', '--day', '0', '--noise', '0.2'],
+      ...['--drop-outs', '0', '--every', '1', '--for', '0'],
+    );
+  const climate = () => demo.api<Climate>('/climate');
+  await send('37.5');
+  await expect.poll(async () => (await climate()).alarms.map((a) => a.id)).toEqual(['too-hot']);
+  await page.reload();
+  await expect(page.getByText(/From .* on queens and brood die\./)).toBeVisible();
+  await expect(page.getByText(/carry the tubes to a cooler place now/)).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.goto(demo.url);
+  const alarm = page.getByRole('link', { name: /^Now · Pantry shelf/ });
+  await expect(alarm).toBeVisible();
+  await alarm.click();
+  await expect(page.getByRole('heading', { name: 'How is it at Pantry shelf?' })).toBeVisible();
+
+  // whoever does not know the secret tells nothing
+  const foreign = await fetch(address, {
+    method: 'POST',
+    headers: { 'content-type': 'text/plain', authorization: 'Bearer guess' },
+    body: `${new Date().toISOString()} 20`,
+  });
+  expect(foreign.status).toBe(401);
+  // cooler again: what just was is still told, and no longer as now
+  await send('24');
+  await expect.poll(async () => (await climate()).alarms.map((a) => a.id)).toEqual(['was-hot']);
+});
+
+testOffline.describe('without a connection', () => {
+  testOffline.beforeEach(({}, info) => {
+    testOffline.skip(info.project.name === 'wide', 'what waits and is sent does not depend on the width');
+  });
+
+  testOffline('a thermometer read by hand is written down, and sent later', async ({ page, demo }) => {
+    await toPlace(page, demo, /Pantry shelf/);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await demo.stop();
+    await page.getByRole('button', { name: 'Write down a reading' }).click();
+    await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('20.5');
+    await page.getByRole('textbox', { name: 'Temperature, °C' }).press('Enter');
+    await expect(page.getByText('20.5 °C, just now')).toBeVisible();
+    await expect(page.getByText(/kept here and will be sent later/)).toBeVisible();
+    await demo.start();
+    await expect
+      .poll(async () => (await demo.api<Climate>('/climate')).probes.map((p) => p.latest?.tempC))
+      .toContain(20.5);
+  });
+});

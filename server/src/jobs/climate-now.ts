@@ -1,0 +1,110 @@
+import type { Climate, ProbeNow } from '@gentle-burrow/contract';
+import { placeAlarms, type PlaceHour } from '@gentle-burrow/core/care';
+import { correctedReading, fromCenti, together, type Rolled, type Spread } from '@gentle-burrow/core/climate';
+import type { Probe } from '@gentle-burrow/core/facts';
+import { DAY_MS, instantOf, msOf, type Instant } from '@gentle-burrow/core/quantity';
+import { profilesWith } from '@gentle-burrow/core/species/catalogue';
+import type { Store } from '../db/store';
+import type { Views } from './views';
+
+/** So far back an alarm looks. */
+const LOOK_BACK_DAYS = 8;
+const HOUR_MS = 3_600_000;
+
+/** Whatever measures with what it shows now, and what is wrong at the places where it lies. */
+export async function climateNow(store: Store, views: Views, now: Instant): Promise<Climate> {
+  const [probes, latest] = await Promise.all([store.probes(), store.latest()]);
+  const newest = new Map(latest.map((l) => [l.probeId, l]));
+  const nowMs = msOf(now);
+  const shown = await Promise.all(
+    probes.map(async (probe) => {
+      const last = newest.get(probe.id);
+      const hours = last ? await store.hours(probe.id, nowMs - LOOK_BACK_DAYS * DAY_MS, nowMs + HOUR_MS) : [];
+      return { now: await probeNow(store, probe, last, hours, nowMs), hours };
+    }),
+  );
+  return {
+    probes: shown.map((s) => s.now),
+    alarms: await alarms(store, views, shown, now),
+  };
+}
+
+async function probeNow(
+  store: Store,
+  probe: Probe,
+  last: { ms: number; centiC: number; centiPct: number } | undefined,
+  hours: readonly Rolled[],
+  nowMs: number,
+): Promise<ProbeNow> {
+  const of = (shown: number | null, measure: 'tempC' | 'rh') =>
+    shown === null ? null : correctedReading(shown, probe[measure]);
+  const token = await store.tokenOf(probe.id);
+  const day = together(
+    hours.filter((h) => h.ms >= nowMs - DAY_MS),
+    nowMs - DAY_MS,
+    DAY_MS,
+  );
+  return {
+    probe,
+    latest: last
+      ? {
+          at: instantOf(last.ms),
+          tempC: of(fromCenti(last.centiC), 'tempC'),
+          rh: of(fromCenti(last.centiPct, 10_000), 'rh'),
+        }
+      : null,
+    day:
+      day.n > 0
+        ? { tempC: spreadOf(day.temp, 100, probe.tempC), rh: spreadOf(day.rh, 10_000, probe.rh) }
+        : null,
+    tokenMadeAt: token?.madeAt.toISOString() ?? null,
+  };
+}
+
+/** In the keeper's units, and as a check of the probe has told. */
+export function spreadOf(
+  spread: Spread | null,
+  per: number,
+  correction: Probe['tempC'],
+): { min: number; mean: number; max: number } | null {
+  if (!spread) return null;
+  const of = (value: number) => correctedReading(value / per, correction);
+  return { min: of(spread.min), mean: of(spread.mean), max: of(spread.max) };
+}
+
+async function alarms(
+  store: Store,
+  views: Views,
+  shown: readonly { now: ProbeNow; hours: readonly Rolled[] }[],
+  now: Instant,
+): Promise<Climate['alarms']> {
+  if (shown.length === 0) return [];
+  const [places, standing, own, { hemisphere }] = await Promise.all([
+    store.places(),
+    views.kindsAt(now),
+    store.ownKinds(),
+    store.settings(),
+  ]);
+  const profileOf = profilesWith(own);
+  return places.flatMap((place) => {
+    const here = shown.filter(({ now: { probe } }) => probe.stays.at(-1)?.placeId === place.id);
+    if (here.length === 0) return [];
+    return placeAlarms({
+      place,
+      kinds: [...(standing.get(place.id) ?? [])].map(profileOf),
+      hemisphere,
+      now,
+      probes: here.map(({ now: { probe, latest }, hours }) => ({
+        probe,
+        latest,
+        hours: hours.flatMap((h): PlaceHour[] => {
+          const t = spreadOf(h.temp, 100, probe.tempC);
+          // what it showed before it lay here says nothing of this place
+          return t && h.ms >= msOf(probe.stays.at(-1)?.from ?? now) - HOUR_MS
+            ? [{ at: instantOf(h.ms), minC: t.min, meanC: t.mean, maxC: t.max }]
+            : [];
+        }),
+      })),
+    }).map((a) => ({ ...a, placeId: place.id }));
+  });
+}

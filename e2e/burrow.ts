@@ -168,6 +168,14 @@ export class Burrow {
   }
 }
 
+/** The address of a place's page. */
+export async function placePath(burrow: Burrow, name: string): Promise<string> {
+  const { places } = await burrow.api<{ places: { id: string; name: string }[] }>('/places');
+  const place = places.find((p) => p.name === name);
+  if (!place) throw new Error(`no place ${name}`);
+  return `/places/${place.id}`;
+}
+
 async function freePort(): Promise<number> {
   const server = createServer().listen(0, '127.0.0.1');
   await new Promise((r) => server.once('listening', r));

@@ -41,8 +41,8 @@ async function beginRound(page: Page): Promise<void> {
 }
 
 async function openPlace(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Change Pantry shelf' }).click();
-  await scrollTo(120)(page);
+  await page.getByRole('link', { name: /^Warm cupboard/ }).click();
+  await page.getByRole('slider', { name: 'Read at' }).waitFor();
 }
 
 async function moveWarmth(page: Page): Promise<void> {

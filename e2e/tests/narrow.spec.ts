@@ -1,4 +1,4 @@
-import { countBrood, expect, test } from '../burrow';
+import { countBrood, expect, test, placePath } from '../burrow';
 
 const PAGES = [
   '/',
@@ -69,7 +69,8 @@ for (const [how, size, text] of [
   test(`nothing is out of reach: ${how}`, async ({ page, demo }) => {
     const id = await demo.queenId('C1');
     await page.setViewportSize(size);
-    for (const path of [...PAGES, ...MORE, ...VIEWS.map((v) => `/queens/${id}${v}`)]) {
+    const place = await placePath(demo, 'Warm cupboard');
+    for (const path of [...PAGES, ...MORE, place, ...VIEWS.map((v) => `/queens/${id}${v}`)]) {
       await page.goto(demo.url + path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();

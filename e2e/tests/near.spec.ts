@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countBrood, expect, seriousFaults, test, toView, type Burrow } from '../burrow';
+import { countBrood, expect, seriousFaults, test, toView, type Burrow, placePath } from '../burrow';
 
 interface Entry {
   id: string;
@@ -269,6 +269,7 @@ test('no page is longer than two and a half phone screens before folding', async
     '/bench/fit',
     '/stock',
     '/places',
+    await placePath(demo, 'Warm cupboard'),
     '/labels',
     '/records',
   ];

@@ -1,4 +1,4 @@
-import { COLOURS, expect, seriousFaults, test, toView, testOffline } from '../burrow';
+import { COLOURS, expect, seriousFaults, test, toView, testOffline, placePath } from '../burrow';
 
 // colours are looked at as they stay, not as they fade in
 test.use({ contextOptions: { reducedMotion: 'reduce' } });
@@ -47,6 +47,7 @@ for (const appearance of APPEARANCES) {
       ['/glossary', /What does this word mean/],
       ['/stock', /What is ready/],
       ['/places', /Where do the tubes stand/],
+      [await placePath(demo, 'Warm cupboard'), /How is it at Warm cupboard/],
       ['/labels', /Which labels/],
       ['/scan', /Which queen is it/],
       ['/settings', /How do you keep/],

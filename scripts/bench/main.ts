@@ -6,6 +6,7 @@ import { benchHomePicture } from './home-picture';
 import { benchWhatIf } from './what-if';
 import { benchOutlook } from './outlook';
 import { benchSearch } from './search';
+import { benchReadings } from './readings';
 import { benchShelf } from './shelf';
 import type { Row } from './row';
 
@@ -21,6 +22,7 @@ add(benchCalibration());
 add(benchAgenda());
 add(benchSearch());
 add(await benchShelf());
+add(await benchReadings());
 add(await benchBrowser());
 add(await benchWhatIf());
 add(await benchHomePicture());

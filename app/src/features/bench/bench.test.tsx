@@ -6,6 +6,7 @@ import { FillPage } from '@/features/fill/FillPage';
 import { monthsText } from '@/features/fill/fill-words';
 import { verdictOf } from '@/features/fill/Checks';
 import { LabelsPage } from '@/features/labels/LabelsPage';
+import { PlacePage } from '@/features/place/PlacePage';
 import { PlacesPage } from '@/features/place/PlacesPage';
 import { moveText, StockPage } from '@/features/stock/StockPage';
 import { drop, outboxItems } from '@/data/outbox';
@@ -141,8 +142,9 @@ describe('the stock', () => {
 
 describe('places', () => {
   test('a spot is judged while it is described', async () => {
-    const server = new PretendServer([madeQueen('A', 30)]);
-    show(<PlacesPage />);
+    const queen = madeQueen('A', 30);
+    const server = new PretendServer([queen]);
+    show(<PlacePage id={queen.place.id} />);
     fireEvent.click(await screen.findByRole('button', { name: 'Change Drawer of A' }));
     fireEvent.click(screen.getByRole('radio', { name: 'Mat' }));
     fireEvent.click(screen.getByRole('radio', { name: 'Water end' }));
@@ -153,8 +155,9 @@ describe('places', () => {
     expect(server.sent[0]?.body).toMatchObject({ spot: { heat: { source: 'mat', end: 'water' } } });
   });
   test('a thermometer that was checked is said so once', async () => {
-    const server = new PretendServer([madeQueen('A', 30)]);
-    show(<PlacesPage />);
+    const queen = madeQueen('A', 30);
+    const server = new PretendServer([queen]);
+    show(<PlacePage id={queen.place.id} />);
     fireEvent.click(await screen.findByRole('button', { name: 'Change Drawer of A' }));
     fireEvent.click(screen.getByRole('radio', { name: /^Checked\./ }));
     press('Keep the change');
@@ -164,9 +167,10 @@ describe('places', () => {
 
   test('a place is changed in the keeper’s unit and sent in °C', async () => {
     setPreferences({ temperature: 'F' });
-    const server = new PretendServer([madeQueen('A', 30)]);
-    show(<PlacesPage />);
-    expect(await screen.findByText('77 °F · 50 % humidity')).toBeTruthy();
+    const queen = madeQueen('A', 30);
+    const server = new PretendServer([queen]);
+    show(<PlacePage id={queen.place.id} />);
+    expect(await screen.findByText('Reckoned with 77 °F and 50 % humidity')).toBeTruthy();
     press('Change Drawer of A');
     fill('Temperature, °F', '68');
     fill('Room humidity, %', '40');
@@ -183,8 +187,9 @@ describe('places', () => {
     ['Temperature, °C', 'warm', /"warm" is not a number|not a number/],
     ['Room humidity, %', '140', /above 100 %/],
   ])('%s of %s is refused with the way to mend it', async (field, value, says) => {
-    new PretendServer([madeQueen('A', 30)]);
-    show(<PlacesPage />);
+    const queen = madeQueen('A', 30);
+    new PretendServer([queen]);
+    show(<PlacePage id={queen.place.id} />);
     fireEvent.click(await screen.findByRole('button', { name: 'Change Drawer of A' }));
     fill(field, value);
     expect(screen.getByRole('alert').textContent).toMatch(says);

@@ -1,7 +1,12 @@
+import type { Place } from '@gentle-burrow/core/facts';
+import { useState } from 'react';
+import { StyleSheet } from 'react-native';
 import { usePlaces } from '@/data/queries';
 import { useClimate, lyingAt } from '@/data/climate';
-import { Fold } from '@/ui/Fold';
+import { usePreferences } from '@/theme/preferences';
+import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
+import { Sheet } from '@/ui/Sheet';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { NAMES } from '@/words/names';
@@ -10,6 +15,7 @@ import { Course } from './Course';
 import { HandReading } from './HandReading';
 import { PlaceEditing } from './PlaceEditing';
 import { ProbesHere } from './ProbesHere';
+import { reckonedText } from './reading-text';
 
 /** How is it here? What is wrong, how warm and damp it has been, what measures it, and what the spot is like. */
 export function PlacePage({ id }: { id: string }) {
@@ -43,9 +49,38 @@ export function PlacePage({ id }: { id: string }) {
       }
     >
       <ProbesHere place={place} places={places} />
-      <Fold title="What the spot is like">
-        <PlaceEditing key={JSON.stringify(place)} place={place} old={place} onDone={() => {}} />
-      </Fold>
+      <Spot place={place} />
     </Screen>
   );
 }
+
+/** What the place is reckoned with and what the spot is like, to be changed. */
+function Spot({ place }: { place: Place }) {
+  const { temperature } = usePreferences();
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet>
+      <Words kind="heading" level={2}>
+        What the spot is like
+      </Words>
+      {open ? (
+        <PlaceEditing place={place} old={place} onDone={() => setOpen(false)} />
+      ) : (
+        <>
+          <Words>{reckonedText(place, temperature)}</Words>
+          <Button
+            mode="outlined"
+            icon="pencil"
+            style={styles.left}
+            accessibilityLabel={`Change ${place.name}`}
+            onPress={() => setOpen(true)}
+          >
+            Change
+          </Button>
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

@@ -14,11 +14,10 @@ import { agoText } from '@/ui/dates';
 import { Go } from '@/ui/Go';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
-import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { Alarms } from './Alarms';
 import { PlaceEditing } from './PlaceEditing';
-import { readingText } from './reading-text';
+import { readingText, reckonedText } from './reading-text';
 
 /** Where do the tubes stand? Each place with how it is there now, and what is wrong. */
 export function PlacesPage() {
@@ -69,7 +68,7 @@ function PlaceLine({ place }: { place: Place }) {
             <Words>{`${readingText(measured.latest, temperature)}, ${agoText(measured.latest.at)}`}</Words>
           ) : null}
           <Words kind="small" soft>
-            {`Reckoned with ${tempText(place.tempC, temperature)} and ${Math.round(place.roomRelHumidity * 100)} % humidity`}
+            {reckonedText(place, temperature)}
           </Words>
           <Words kind="small" color={answer === 'unsteady' ? p.clay : p.ink}>
             {answer === 'not known'

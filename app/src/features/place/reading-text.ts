@@ -1,3 +1,4 @@
+import type { Place } from '@gentle-burrow/core/facts';
 import { tempText } from '@/ui/units';
 
 /** "24.3 °C, 51 % humidity": what was measured of both. */
@@ -12,3 +13,7 @@ export function readingText(
     .filter(Boolean)
     .join(', ');
 }
+
+/** What a place is reckoned with, whatever is measured there. */
+export const reckonedText = ({ tempC, roomRelHumidity }: Place, unit: 'C' | 'F'): string =>
+  `Reckoned with ${tempText(tempC, unit)} and ${Math.round(roomRelHumidity * 100)} % humidity`;

@@ -68,8 +68,11 @@ export class PretendServer {
       this.queens.push({ queen, home, place, places: [place], entries: [intake] });
     }
     if (path.startsWith('/probes/')) {
-      const now = { probe: body as Probe, latest: null, day: null, tokenMadeAt: null };
-      this.climate = { ...this.climate, probes: [...this.climate.probes, now] };
+      const probe = body as Probe;
+      const before = this.climate.probes.find((p) => p.probe.id === probe.id);
+      const others = this.climate.probes.filter((p) => p !== before);
+      const now = { latest: null, day: null, tokenMadeAt: null, ...before, probe };
+      this.climate = { ...this.climate, probes: [...others, now] };
     }
     if (path.startsWith('/own-kinds/')) this.own = [...this.own, body as OwnKind];
     if (path === '/entries')

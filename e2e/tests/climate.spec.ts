@@ -20,7 +20,7 @@ test.beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-logger-'))));
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 interface Climate {
-  probes: { probe: { id: string; name: string }; latest: { at: string; tempC: number } | null }[];
+  probes: { probe: { id: string; name: string }; latest: { at: string; tempC: number; rh: number } | null }[];
   alarms: { id: string }[];
 }
 
@@ -117,6 +117,30 @@ test('a logger sends by itself: it is seen at once; heat is told where it stands
   // cooler again: what just was is still told, and no longer as now
   await send('24');
   await expect.poll(async () => (await climate()).alarms.map((a) => a.id)).toEqual(['was-hot']);
+});
+
+test('a hygrometer is checked over salt: from then on its readings are put right; a second logger stands beside it', async ({
+  page,
+  demo,
+}) => {
+  await toPlace(page, demo, /Warm cupboard/);
+  const of = async () =>
+    (await demo.api<Climate>('/climate')).probes.find((p) => p.probe.name === 'Cupboard logger')?.latest
+      ?.rh ?? NaN;
+  const before = await of();
+  await page.getByRole('button', { name: 'More about Cupboard logger' }).click();
+  await page.getByRole('button', { name: 'Check what it shows' }).click();
+  await page.getByRole('textbox', { name: 'Temperature in the box, °C' }).fill('25');
+  await page.getByRole('textbox', { name: 'It shows, %' }).fill('80.3');
+  await page.getByRole('button', { name: 'Keep this check' }).click();
+  await expect(page.getByText(/^Checked on .*its humidity, at 60 %, by −5 %/)).toBeVisible();
+  // 75.3 % over table salt at 25 °C: Greenspan 1977 (from memory)
+  await expect.poll(async () => Math.round(1000 * ((await of()) - before))).toBe(-50);
+  await page.getByRole('radio', { name: 'Drawer under the window seat' }).first().click();
+  await expect(page.getByRole('img', { name: /at Warm cupboard/ })).toBeVisible();
+  await page.getByRole('slider', { name: 'Read at' }).press('ArrowLeft');
+  await expect(page.getByRole('slider', { name: 'Read at' })).toHaveAttribute('aria-valuetext', /°C/);
+  expect(await seriousFaults(page)).toEqual([]);
 });
 
 testOffline.describe('without a connection', () => {

@@ -20,6 +20,7 @@ beforeEach(async () => {
     kind: 'logger',
     stays: [{ from: daysAgo(30), placeId: one.place.id }],
     silentAfterH: 2,
+    checks: [],
   };
   expect((await put(probe)).statusCode).toBe(200);
   token = (await server.app.inject({ method: 'POST', url: `/api/probes/${probe.id}/token` })).json().token;
@@ -125,7 +126,7 @@ test('a place that is too hot is told with what to do, until it is cool again; a
       todo: expect.stringMatching(/cooler place/),
     },
   ]);
-  await put({ ...probe, tempC: { offset: -3, slope: 1 } });
+  await put({ ...probe, checks: [{ what: 'ice', at: daysAgo(1), shownC: 3 }] });
   expect(await alarms()).toEqual([]);
   expect(await mine()).toMatchObject({ latest: { tempC: 33.2 }, day: { tempC: { min: 22, max: 33.2 } } });
 });

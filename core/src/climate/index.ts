@@ -20,5 +20,6 @@ export {
   STANDARD_PRESSURE_KPA,
   waterDensityGPerMl,
 } from './vapour';
+export { checkFault, correctionsOf, type ProbeCheck, type ProbeCorrections } from './probe-check';
 export * from './readings';
 export { degreeDaysOfSpans, summaryOf, type DaysSummary, type TempSpan } from './summary';

@@ -2,11 +2,26 @@ import { z } from 'zod';
 import { idSchema, instantSchema } from './common';
 import { PROBE_KINDS } from './vocabulary';
 
-/** truth = offset + slope · shown */
-const correctionSchema = z.object({
-  offset: z.number().min(-60).max(60),
-  slope: z.number().min(0.2, 'The slope is below 0.2: then the instrument shows next to nothing.').max(5),
-});
+/** What it showed where the truth is known: over a wet salt, or in melting ice. */
+const checkSchema = z.discriminatedUnion('what', [
+  z.object({
+    what: z.literal('salt'),
+    at: instantSchema,
+    salt: z.enum(['NaCl', 'KCl']),
+    /** In the box, °C. */
+    tempC: z
+      .number()
+      .min(5, 'Below 5 °C the salt tells little. Make the check in a room.')
+      .max(40, 'Above 40 °C the salt tells little. Make the check in a room.'),
+    /** 0..1 */
+    shown: z.number().min(0, 'The humidity is below 0 %.').max(1, 'The humidity is above 100 %.'),
+  }),
+  z.object({
+    what: z.literal('ice'),
+    at: instantSchema,
+    shownC: z.number().min(-40).max(85),
+  }),
+]);
 
 /** Whatever tells how warm or damp it is at a place: a logger, or a thermometer read by hand. */
 export const probeSchema = z.object({
@@ -31,9 +46,7 @@ export const probeSchema = z.object({
     .max(24 * 60)
     .nullable()
     .default(null),
-  /** What is done to all that it shows, as checks have told. */
-  tempC: correctionSchema.optional(),
-  /** Of the humidity as a share, 0..1. */
-  rh: correctionSchema.optional(),
+  /** Checks of it: what is done to all that it shows follows from them. */
+  checks: z.array(checkSchema).max(100).default([]),
 });
 export type Probe = z.infer<typeof probeSchema>;

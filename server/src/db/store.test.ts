@@ -145,6 +145,7 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
         kind: 'logger',
         stays: [{ from: new Date(START).toISOString(), placeId: place.id }],
         silentAfterH: 2,
+        checks: [],
       };
       await store.write([{ fact: 'probe', value: probe }]);
       return probe;
@@ -263,6 +264,7 @@ describe('journal', () => {
       kind: 'logger',
       stays: [{ from: '2026-05-01T00:00:00.000Z', placeId: place.id }],
       silentAfterH: null,
+      checks: [],
     };
     const value = { probeId: probe.id, ms: [Date.UTC(2026, 5, 1)], tempC: [24.5], rh: [null] };
     const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());

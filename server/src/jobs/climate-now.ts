@@ -1,6 +1,14 @@
 import type { Climate, ProbeNow } from '@gentle-burrow/contract';
 import { placeAlarms, type PlaceHour } from '@gentle-burrow/core/care';
-import { correctedReading, fromCenti, together, type Rolled, type Spread } from '@gentle-burrow/core/climate';
+import {
+  correctedReading,
+  correctionsOf,
+  fromCenti,
+  together,
+  type Correction,
+  type Rolled,
+  type Spread,
+} from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { DAY_MS, instantOf, msOf, type Instant } from '@gentle-burrow/core/quantity';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
@@ -36,8 +44,9 @@ async function probeNow(
   hours: readonly Rolled[],
   nowMs: number,
 ): Promise<ProbeNow> {
+  const truth = correctionsOf(probe);
   const of = (shown: number | null, measure: 'tempC' | 'rh') =>
-    shown === null ? null : correctedReading(shown, probe[measure]);
+    shown === null ? null : correctedReading(shown, truth[measure]);
   const token = await store.tokenOf(probe.id);
   const day = together(
     hours.filter((h) => h.ms >= nowMs - DAY_MS),
@@ -55,7 +64,7 @@ async function probeNow(
       : null,
     day:
       day.n > 0
-        ? { tempC: spreadOf(day.temp, 100, probe.tempC), rh: spreadOf(day.rh, 10_000, probe.rh) }
+        ? { tempC: spreadOf(day.temp, 100, truth.tempC), rh: spreadOf(day.rh, 10_000, truth.rh) }
         : null,
     tokenMadeAt: token?.madeAt.toISOString() ?? null,
   };
@@ -65,7 +74,7 @@ async function probeNow(
 export function spreadOf(
   spread: Spread | null,
   per: number,
-  correction: Probe['tempC'],
+  correction: Correction | undefined,
 ): { min: number; mean: number; max: number } | null {
   if (!spread) return null;
   const of = (value: number) => correctedReading(value / per, correction);
@@ -98,7 +107,7 @@ async function alarms(
         probe,
         latest,
         hours: hours.flatMap((h): PlaceHour[] => {
-          const t = spreadOf(h.temp, 100, probe.tempC);
+          const t = spreadOf(h.temp, 100, correctionsOf(probe).tempC);
           // what it showed before it lay here says nothing of this place
           return t && h.ms >= msOf(probe.stays.at(-1)?.from ?? now) - HOUR_MS
             ? [{ at: instantOf(h.ms), minC: t.min, meanC: t.mean, maxC: t.max }]

@@ -11,13 +11,15 @@ import {
 } from '@gentle-burrow/contract';
 import {
   columnsOf,
+  correctionsOf,
   readingFault,
   readingsOf,
   readingsOfLines,
+  type ProbeCorrections,
   type Reading,
   type Rolled,
 } from '@gentle-burrow/core/climate';
-import { idSchema, instantSchema, probeSchema, type Probe } from '@gentle-burrow/core/facts';
+import { idSchema, instantSchema, probeSchema } from '@gentle-burrow/core/facts';
 import { instantOf, msOf } from '@gentle-burrow/core/quantity';
 import { batchOf, readingBatchSchema } from '@gentle-burrow/core/records';
 import { stringify } from 'csv-stringify';
@@ -155,9 +157,9 @@ export async function probesRoutes(app: FastifyInstance, { store, views, now }: 
       },
     },
     async ({ params: { id }, query: { from, to, columns } }) => {
-      const probe = await known(id);
+      const truth = correctionsOf(await known(id));
       const parts = await store.series(id, msOf(from), msOf(to), columns);
-      return { from, to, columns: parts.map((part) => columnOf(part, probe)) };
+      return { from, to, columns: parts.map((part) => columnOf(part, truth)) };
     },
   );
   api.get(
@@ -232,9 +234,9 @@ const LEFT_HEADERS = {
   'x-ratelimit-reset': false,
 };
 
-const columnOf = ({ ms, n, temp, rh }: Rolled, probe: Probe) => ({
+const columnOf = ({ ms, n, temp, rh }: Rolled, truth: ProbeCorrections) => ({
   at: instantOf(Math.round(ms)),
   n,
-  tempC: spreadOf(temp, 100, probe.tempC),
-  rh: spreadOf(rh, 10_000, probe.rh),
+  tempC: spreadOf(temp, 100, truth.tempC),
+  rh: spreadOf(rh, 10_000, truth.rh),
 });

@@ -87,6 +87,7 @@ const byHand = (place: Place): Probe => ({
   kind: 'by-hand',
   stays: [{ from: new Date(Date.now() - 60_000).toISOString(), placeId: place.id }],
   silentAfterH: null,
+  checks: [],
 });
 
 const styles = StyleSheet.create({

@@ -18,8 +18,9 @@ import { Fold } from '@/ui/Fold';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
+import { CheckProbe } from './CheckProbe';
 import { ImportReadings } from './ImportReadings';
-import { readingText } from './reading-text';
+import { airText, readingText } from './reading-text';
 
 /** A logger that says nothing for so long is asked about, when nothing else was said, hours. */
 const SILENT_AFTER_H = 3;
@@ -60,6 +61,7 @@ function NewProbe({ place, onDone }: { place: Place; onDone(): void }) {
       // what its file tells of before counts for this place too
       stays: [{ from: new Date(0).toISOString(), placeId: place.id }],
       silentAfterH: hours,
+      checks: [],
     };
     await put({ what: 'probe', probe });
     onDone();
@@ -110,6 +112,11 @@ function OneProbe({
     <View style={styles.probe}>
       <View>
         <Words kind="bold">{probe.name}</Words>
+        {latest && latest.tempC !== null && latest.rh !== null ? (
+          <Words kind="small" soft>
+            {airText(latest.tempC, latest.rh, temperature)}
+          </Words>
+        ) : null}
         <Words kind="small" soft>
           {latest
             ? `${readingText(latest, temperature)}, ${agoText(latest.at)}`
@@ -123,6 +130,7 @@ function OneProbe({
             <SendsItself probe={probe} since={tokenMadeAt} />
           </>
         ) : null}
+        <CheckProbe probe={probe} />
         <Button
           mode="text"
           icon="download"

@@ -20,6 +20,7 @@ function logger(name = 'Shelf logger'): Climate['probes'][number] {
     kind: 'logger',
     stays: [{ from: daysAgo(90), placeId: place.id }],
     silentAfterH: 3,
+    checks: [],
   };
   return {
     probe,
@@ -157,6 +158,30 @@ test('what no thermometer shows is not kept, and says why', async () => {
   expect(screen.getByRole('button', { name: 'Keep this reading' }).getAttribute('aria-disabled')).toBe(
     'true',
   );
+});
+
+test('a hygrometer is checked over table salt: what it should show, what is put right, and undone', async () => {
+  const server = new PretendServer([queen]);
+  const one = logger();
+  server.climate = { probes: [one], alarms: [] };
+  show(<PlacePage id={place.id} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'More about Shelf logger' }));
+  expect(screen.getByText(/^Nobody has checked it/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Check what it shows' }));
+  expect(screen.getByText(/at least eight hours/)).toBeTruthy();
+  const fill = (name: string, value: string) =>
+    fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
+  fill('Temperature in the box, °C', '20');
+  // Greenspan 1977 (from memory): 75.47 % over table salt at 20 °C
+  expect(screen.getByText('It should show 75.5 %.')).toBeTruthy();
+  fill('It shows, %', '40');
+  expect(screen.getByText(/Leave it shut for longer/)).toBeTruthy();
+  fill('It shows, %', '80');
+  fireEvent.click(screen.getByRole('button', { name: 'Keep this check' }));
+  expect(await screen.findByText(/its humidity, at 60 %, by −5 %/)).toBeTruthy();
+  const sent = () => server.sent.filter((s) => s.path.startsWith('/probes/')).map((s) => s.body as Probe);
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  expect(sent()[0]?.checks).toMatchObject([{ what: 'salt', salt: 'NaCl', tempC: 20, shown: 0.8 }]);
 });
 
 test('a place that is not there says where the others are', async () => {

@@ -40,6 +40,7 @@ function logger(
     kind: 'logger' as const,
     stays: [{ from, placeId: place.id }],
     silentAfterH: 48,
+    checks: [],
   };
   // the demo is made on any day of the year: its rooms know no season
   const world = { ...USUAL_PROBE_WORLD, seasonC: 0, ...room };

@@ -41,7 +41,7 @@ async function beginRound(page: Page): Promise<void> {
 }
 
 async function openPlace(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^Warm cupboard/ }).click();
+  await page.getByRole('link', { name: /^Drawer under/ }).click();
   await page.getByRole('slider', { name: 'Read at' }).waitFor();
 }
 

@@ -60,7 +60,10 @@ test('a logger’s file: columns seen and put right, what cannot be used told by
   const readIn = async () => {
     await page.getByLabel('A file of Pantry logger').setInputFiles(file);
     await expect(page.getByText('Is this what stands in the columns?')).toBeVisible();
-    await expect(page.getByRole('radio', { name: 'Day, month, year' })).toBeChecked();
+    await expect(
+      page.getByText(/as day, month, year; temperature from .* decimals with a comma/),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Put the columns right' }).click();
     await expect(page.getByRole('radio', { name: 'Comma: 23,5' })).toBeChecked();
     await page.getByRole('textbox', { name: 'Time zone of the logger' }).fill('+00:00');
     await page.getByRole('button', { name: 'Read the rows' }).click();

@@ -1,5 +1,4 @@
-import { createReadStream, mkdtempSync, rmSync, statSync } from 'node:fs';
-import { createWriteStream } from 'node:fs';
+import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { once } from 'node:events';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -11,9 +11,9 @@ export const CLIMATE_KEY = ['climate'];
 const ANEW_MS = 60_000;
 
 /** Whatever measures with what it shows now, and what is wrong at the places; with what still waits to be sent. */
-export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; known: boolean } {
+export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; known: boolean; failed: boolean } {
   const items = useOutbox();
-  const { data } = useQuery({
+  const { data, isError } = useQuery({
     queryKey: [...CLIMATE_KEY, 'now'],
     queryFn: () => call<Climate>('/climate'),
     refetchInterval: ANEW_MS,
@@ -23,8 +23,9 @@ export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; k
       probes: withWaiting(data?.probes ?? [], items),
       alarms: data?.alarms ?? [],
       known: data !== undefined,
+      failed: isError && data === undefined,
     }),
-    [data, items],
+    [data, isError, items],
   );
 }
 

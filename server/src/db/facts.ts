@@ -1,6 +1,6 @@
-export type { Fact } from '@gentle-burrow/core/records';
-
 import type { Taken } from './readings';
+
+export type { Fact } from '@gentle-burrow/core/records';
 
 /** Which entries of a write were new, and which had been stored before. */
 export interface Written {

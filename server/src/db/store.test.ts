@@ -277,6 +277,9 @@ describe('journal', () => {
     await first.write([{ fact: 'readings', value }]);
     await first.close();
     expect(readFileSync(join(folder, 'readings.jsonl'), 'utf8').trim().split('\n')).toHaveLength(1);
+    // what belongs to nobody keeps no server from starting
+    const own = readFileSync(join(folder, 'readings.jsonl'), 'utf8');
+    writeFileSync(join(folder, 'readings.jsonl'), `${JSON.stringify({ ...value, probeId: v7() })}\n${own}`);
     expect(readFileSync(join(folder, 'facts.jsonl'), 'utf8')).not.toContain('readings');
 
     const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());

@@ -1,4 +1,5 @@
 import {
+  probeSchema,
   settingsSchema,
   type KeeperSettings,
   type Place,
@@ -19,6 +20,7 @@ import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
 import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
+import { Refusal } from '../errors';
 import type { Journal } from './journal';
 import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
@@ -82,7 +84,13 @@ export class Store {
     }
     if (this.readingsJournal) {
       const behind = this.readingsJournal.since(await this.journalPosition('readings-journal'));
-      for (const batch of behind) await this.open.db.transaction((tx) => addReadings(tx, batch));
+      for (const batch of behind)
+        await this.open.db
+          .transaction((tx) => addReadings(tx, batch))
+          // readings of a probe that nobody knows keep no server from starting: they stay in the journal
+          .catch((error: unknown) => {
+            if (!(error instanceof Refusal)) throw error;
+          });
       if (behind.length > 0)
         await this.rememberPosition(this.open.db, 'readings-journal', this.readingsJournal.position);
     }
@@ -163,7 +171,8 @@ export class Store {
       .select({ body: t.probes.body })
       .from(t.probes)
       .orderBy(asc(t.probes.name));
-    return rows.map((r) => r.body);
+    // what an older version did not ask is filled in
+    return rows.map((r) => probeSchema.parse(r.body));
   }
 
   /** Lowest, mean and highest of so many columns between two moments; hundredths of a degree and of a percent. */

@@ -16,6 +16,8 @@ const RH_HEIGHT = 80;
 const GAP = 14;
 const BOTTOM = 22;
 const DAY_MS = 86_400_000;
+/** Half the width of a name under the chart. */
+const HALF_LABEL = 24;
 
 type Column = Series['columns'][number];
 type Measure = 'tempC' | 'rh';
@@ -86,8 +88,12 @@ export function ClimateChart({ series, other, best, chosen, width, label, onChoo
     onChoose(Math.max(0, Math.min(columns.length - 1, Math.floor(along * columns.length))));
   };
   const chosenColumn = columns[chosen];
-  const ticks = x.ticks(Math.max(2, Math.floor(width / 110)));
   const short = to.getTime() - from.getTime() <= 2 * DAY_MS;
+  const told = (t: Date) => (short ? timeInput(t) : dayText(t.toISOString()));
+  // a day is named once, and no name is cut off at the edge
+  const ticks = x
+    .ticks(Math.max(2, Math.floor(width / 110)))
+    .filter((t, i, all) => x(t) < width - HALF_LABEL && (i === 0 || told(t) !== told(all[i - 1] as Date)));
   return (
     <View
       onStartShouldSetResponder={() => true}
@@ -143,7 +149,7 @@ export function ClimateChart({ series, other, best, chosen, width, label, onChoo
         ) : null}
         {ticks.map((t) => (
           <Label key={t.getTime()} x={x(t)} y={height - 6} anchor="middle">
-            {short ? timeInput(t) : dayText(t.toISOString())}
+            {told(t)}
           </Label>
         ))}
       </Svg>

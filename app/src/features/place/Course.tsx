@@ -77,18 +77,16 @@ export function Course({ place, places }: { place: Place; places: readonly Place
   const readOut = (i: number) => columnText(series?.columns[i], units.temperature);
   return (
     <View style={styles.course} onLayout={onLayout}>
-      <View style={styles.row}>
-        <Choice
-          label="How long"
-          hideLabel
-          options={(Object.keys(SPANS) as SpanId[]).map((value) => ({ value, label: SPANS[value].label }))}
-          value={span}
-          onChange={(s) => {
-            setSpan(s);
-            setChosen(null);
-          }}
-        />
-      </View>
+      <Choice
+        label="How long"
+        hideLabel
+        options={(Object.keys(SPANS) as SpanId[]).map((value) => ({ value, label: SPANS[value].label }))}
+        value={span}
+        onChange={(s) => {
+          setSpan(s);
+          setChosen(null);
+        }}
+      />
       {here.length > 1 ? (
         <Choice
           label="Probe"
@@ -257,5 +255,4 @@ function coarse(columns: readonly Column[]): Column[] {
 
 const styles = StyleSheet.create({
   course: { gap: SPACE.m },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

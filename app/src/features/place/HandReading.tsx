@@ -16,12 +16,13 @@ import { Words } from '@/ui/Words';
 export function HandReading({ place }: { place: Place }) {
   const { probes } = useClimate();
   const { temperature } = usePreferences();
-  const [open, setOpen] = useState(false);
+  /** Since when it is written down; null while it is not. */
+  const [openedAt, setOpenedAt] = useState<number | null>(null);
   const [temp, setTemp] = useState<number | null>(null);
   const [damp, setDamp] = useState<number | null>(null);
   const [kept, setKept] = useState(false);
   const reading = {
-    ms: Date.now(),
+    ms: openedAt ?? 0,
     tempC: temp === null ? null : toC(temp, temperature),
     rh: damp === null ? null : damp / 100,
   };
@@ -31,22 +32,22 @@ export function HandReading({ place }: { place: Place }) {
     if (empty || fault) return;
     const mine = lyingAt(probes, place.id).find(({ probe }) => probe.kind === 'by-hand')?.probe;
     const probe: Probe = mine ?? byHand(place);
-    const batch = { probeId: probe.id, ms: [reading.ms], tempC: [reading.tempC], rh: [reading.rh] };
+    const batch = { probeId: probe.id, ms: [Date.now()], tempC: [reading.tempC], rh: [reading.rh] };
     const outs: Outgoing[] = mine ? [] : [{ what: 'probe', probe }];
     await put(...outs, { what: 'readings', batch });
-    setOpen(false);
+    setOpenedAt(null);
     setTemp(null);
     setDamp(null);
     setKept(true);
   };
-  if (!open)
+  if (openedAt === null)
     return (
       <View style={styles.row}>
         <Button
           mode="contained"
           icon="thermometer-plus"
           onPress={() => {
-            setOpen(true);
+            setOpenedAt(Date.now());
             setKept(false);
           }}
         >
@@ -70,7 +71,7 @@ export function HandReading({ place }: { place: Place }) {
       </View>
       {fault ? <Fault>{fault}</Fault> : null}
       <View style={styles.row}>
-        <Button mode="outlined" onPress={() => setOpen(false)}>
+        <Button mode="outlined" onPress={() => setOpenedAt(null)}>
           Leave it
         </Button>
         <Button mode="contained" disabled={empty || fault !== null} onPress={() => void keep()}>

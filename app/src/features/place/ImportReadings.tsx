@@ -133,10 +133,10 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
   });
   const columns = names.map((label, c) => ({ value: String(c), label }));
   const change = (part: Partial<Mapping>) => onMap({ ...mapping, ...part });
-  const column = (label: string, value: number | null, set: (c: number | null) => void) => (
+  const column = (label: string, value: number | null, set: (c: number | null) => void, needed = false) => (
     <Choice
       label={label}
-      options={[...columns, { value: NONE, label: 'None' }]}
+      options={needed ? columns : [...columns, { value: NONE, label: 'None' }]}
       value={value === null ? NONE : String(value)}
       onChange={(v) => set(v === NONE ? null : Number(v))}
     />
@@ -158,14 +158,7 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
         head={names}
         rows={sample.map((r) => names.map((_, c) => r[c] ?? ''))}
       />
-      {column('Date, or date and time', mapping.time, (time) => change({ time: time ?? 0 }))}
-      {column('Time, when it stands apart', mapping.clock, (clock) => change({ clock }))}
-      <Choice
-        label="How dates are written"
-        options={DATE_ORDERS.map((value) => ({ value, label: ORDERS[value] }))}
-        value={mapping.order}
-        onChange={(order) => change({ order })}
-      />
+      <Words>{mappingText(mapping, names)}</Words>
       <TextField
         label="Time zone of the logger"
         value={mapping.zone}
@@ -173,37 +166,47 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
         fault={zoneFault}
         hint="Times that carry an offset of their own keep it."
       />
-      {column('Temperature', mapping.temp, (temp) => change({ temp }))}
-      <Choice
-        label="Unit of the temperature"
-        options={[
-          { value: 'C', label: '°C' },
-          { value: 'F', label: '°F' },
-        ]}
-        value={mapping.tempUnit}
-        onChange={(tempUnit) => change({ tempUnit })}
-      />
-      {column('Humidity', mapping.rh, (rh) => change({ rh }))}
-      {mapping.rh === null ? null : (
+      <Fold title="Put the columns right" begin={!guessed}>
+        {column('Date, or date and time', mapping.time, (time) => change({ time: time ?? 0 }), true)}
+        {column('Time, when it stands apart', mapping.clock, (clock) => change({ clock }))}
         <Choice
-          label="Unit of the humidity"
-          options={[
-            { value: 'percent', label: '%' },
-            { value: 'share', label: '0 to 1' },
-          ]}
-          value={mapping.rhUnit}
-          onChange={(rhUnit) => change({ rhUnit })}
+          label="How dates are written"
+          options={DATE_ORDERS.map((value) => ({ value, label: ORDERS[value] }))}
+          value={mapping.order}
+          onChange={(order) => change({ order })}
         />
-      )}
-      <Choice
-        label="Decimals"
-        options={[
-          { value: '.', label: 'Point: 23.5' },
-          { value: ',', label: 'Comma: 23,5' },
-        ]}
-        value={mapping.decimal}
-        onChange={(decimal) => change({ decimal })}
-      />
+        {column('Temperature', mapping.temp, (temp) => change({ temp }))}
+        <Choice
+          label="Unit of the temperature"
+          options={[
+            { value: 'C', label: '°C' },
+            { value: 'F', label: '°F' },
+          ]}
+          value={mapping.tempUnit}
+          onChange={(tempUnit) => change({ tempUnit })}
+        />
+        {column('Humidity', mapping.rh, (rh) => change({ rh }))}
+        {mapping.rh === null ? null : (
+          <Choice
+            label="Unit of the humidity"
+            options={[
+              { value: 'percent', label: '%' },
+              { value: 'share', label: '0 to 1' },
+            ]}
+            value={mapping.rhUnit}
+            onChange={(rhUnit) => change({ rhUnit })}
+          />
+        )}
+        <Choice
+          label="Decimals"
+          options={[
+            { value: '.', label: 'Point: 23.5' },
+            { value: ',', label: 'Comma: 23,5' },
+          ]}
+          value={mapping.decimal}
+          onChange={(decimal) => change({ decimal })}
+        />
+      </Fold>
       <View style={styles.row}>
         <Button mode="outlined" onPress={onLeave}>
           Leave it
@@ -218,6 +221,20 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
       </View>
     </View>
   );
+}
+
+/** What is read from where, in one sentence. */
+function mappingText(m: Mapping, names: readonly string[]): string {
+  const of = (c: number) => `“${names[c] ?? c + 1}”`;
+  const parts = [
+    `Dates from ${of(m.time)}${m.clock === null ? '' : ` and ${of(m.clock)}`} as ${ORDERS[m.order].toLowerCase()}`,
+    m.temp === null ? '' : `temperature from ${of(m.temp)} in °${m.tempUnit}`,
+    m.rh === null
+      ? 'no humidity'
+      : `humidity from ${of(m.rh)} in ${m.rhUnit === 'percent' ? '%' : 'shares of 1'}`,
+    `decimals with a ${m.decimal === ',' ? 'comma' : 'point'}`,
+  ];
+  return `${parts.filter(Boolean).join('; ')}.`;
 }
 
 /** What can be used of the file, before anything of it is kept. */

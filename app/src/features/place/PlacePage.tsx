@@ -21,7 +21,7 @@ import { reckonedText } from './reading-text';
 export function PlacePage({ id }: { id: string }) {
   const places = usePlaces();
   const place = places.find((p) => p.id === id);
-  const { probes, known } = useClimate();
+  const { probes, known, failed } = useClimate();
   if (!place)
     return (
       <Screen question="How is it here?" back="/places">
@@ -42,6 +42,11 @@ export function PlacePage({ id }: { id: string }) {
           {known && !measured ? (
             <Words soft>
               Nothing was measured here yet. Read a thermometer and write it down, or let a logger tell.
+            </Words>
+          ) : null}
+          {failed ? (
+            <Words soft>
+              What is measured cannot be fetched now. You can write a reading down all the same.
             </Words>
           ) : null}
           <Course place={place} places={places} />

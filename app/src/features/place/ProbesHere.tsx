@@ -112,16 +112,16 @@ function OneProbe({
     <View style={styles.probe}>
       <View>
         <Words kind="bold">{probe.name}</Words>
-        {latest && latest.tempC !== null && latest.rh !== null ? (
-          <Words kind="small" soft>
-            {airText(latest.tempC, latest.rh, temperature)}
-          </Words>
-        ) : null}
         <Words kind="small" soft>
           {latest
             ? `${readingText(latest, temperature)}, ${agoText(latest.at)}`
             : 'It has shown nothing yet.'}
         </Words>
+        {latest && latest.tempC !== null && latest.rh !== null ? (
+          <Words kind="small" soft>
+            {airText(latest.tempC, latest.rh, temperature)}
+          </Words>
+        ) : null}
       </View>
       <Fold title={`More about ${probe.name}`}>
         {probe.kind === 'logger' ? (

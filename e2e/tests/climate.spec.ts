@@ -81,6 +81,14 @@ test('a logger’s file: columns seen and put right, what cannot be used told by
   await expect(
     page.getByText(`0 readings are new. ${good.toLocaleString('en')} were there already.`, { exact: false }),
   ).toBeVisible();
+
+  // a mark that swallows the rest of the file is not passed over in silence
+  lines.splice(10, 1, `"${lines[10]}`);
+  writeFileSync(file, lines.join('\r\n'));
+  await page.getByLabel('A file of Pantry logger').setInputFiles(file);
+  await page.getByRole('button', { name: 'Read the rows' }).click();
+  await expect(page.getByText(/^Line 11: A quotation mark is opened here and never closed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
 });
 
 test('a logger sends by itself: it is seen at once; heat is told where it stands and on the first page, until it is over', async ({

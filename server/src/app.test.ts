@@ -243,6 +243,7 @@ describe('resources', () => {
       '/api/queens/{id}/entries',
       '/api/queens/{id}/photos',
       '/api/readings',
+      '/api/readings/taken-back',
       '/api/settings',
       '/api/shelf',
       '/api/species',

@@ -103,6 +103,19 @@ test('readings by hand or from a file come a column each; columns of two lengths
   expect((await send({ probeId: v7(), ms, tempC: [20, 22], rh: [null, null] })).statusCode).toBe(404);
 });
 
+test('a reading written by mistake is taken back, and the alarm with it', async () => {
+  const ms = [NOW.getTime() - 600_000];
+  const send = (path: string, payload: object) => server.app.inject({ method: 'POST', url: path, payload });
+  await send('/api/readings', { probeId: probe.id, ms, tempC: [45], rh: [null] });
+  const mineOf = async () =>
+    (await get('/climate')).json<Climate>().alarms.filter((a) => a.probeId === probe.id);
+  expect(await mineOf()).toHaveLength(1);
+  expect((await send('/api/readings/taken-back', { probeId: probe.id, ms })).statusCode).toBe(200);
+  expect(await mineOf()).toEqual([]);
+  expect((await mine())?.latest).toBeNull();
+  expect((await send('/api/readings/taken-back', { probeId: v7(), ms })).statusCode).toBe(404);
+});
+
 test('a chart gets lowest, mean and highest of each column, and gaps as gaps', async () => {
   const hour = 60;
   const readings = [0, 10, 20, 30].map((m) => ({ at: at(4 * hour - m), tempC: 20 + m / 10 }));

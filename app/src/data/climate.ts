@@ -30,7 +30,18 @@ export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; k
 }
 
 function withWaiting(told: readonly ProbeNow[], items: readonly OutboxItem[]): ProbeNow[] {
-  const all = new Map(told.map((p) => [p.probe.id, p]));
+  const back = new Set(
+    items.flatMap(({ out }) =>
+      out.what === 'readings-taken-back' ? out.back.ms.map((ms) => `${out.back.probeId} ${ms}`) : [],
+    ),
+  );
+  const isBack = (probeId: string, ms: number) => back.has(`${probeId} ${ms}`);
+  const all = new Map(
+    told.map((p) => [
+      p.probe.id,
+      p.latest && isBack(p.probe.id, Date.parse(p.latest.at)) ? { ...p, latest: null } : p,
+    ]),
+  );
   for (const { out } of items) {
     if (out.what === 'probe') {
       const before = all.get(out.probe.id);
@@ -40,6 +51,7 @@ function withWaiting(told: readonly ProbeNow[], items: readonly OutboxItem[]): P
       const { probeId, ms, tempC, rh } = out.batch;
       const before = all.get(probeId);
       const last = ms.length - 1;
+      if (isBack(probeId, ms[last] ?? 0)) continue;
       const at = new Date(ms[last] ?? 0).toISOString();
       if (before && (before.latest === null || before.latest.at < at))
         all.set(probeId, { ...before, latest: { at, tempC: tempC[last] ?? null, rh: rh[last] ?? null } });
@@ -55,14 +67,32 @@ export const placeIdOf = ({ stays }: Probe): string | null => stays[stays.length
 export const lyingAt = (probes: readonly ProbeNow[], placeId: string): ProbeNow[] =>
   probes.filter(({ probe }) => placeIdOf(probe) === placeId);
 
-/** A chart of one probe: so many columns between two moments; nothing without a probe. */
-export function useSeries(probeId: string | null, from: string, to: string, columns: number) {
-  const path = `/probes/${probeId}/series?from=${from}&to=${to}&columns=${columns}`;
+/** How far back a chart reaches, and in how many columns. */
+export interface Stretch {
+  days: number;
+  columns: number;
+}
+
+const DAY_MS = 86_400_000;
+/** Columns begin at full quarters of an hour, so that the same column is the same time at every look. */
+const STEP_MS = 15 * 60_000;
+
+/**
+ * A chart of one probe up to now; nothing without a probe. Kept under how far it reaches, not under its moments: what is kept for
+ * times without a connection does not grow with every look.
+ */
+export function useSeries(probeId: string | null, { days, columns }: Stretch) {
   return useQuery({
-    queryKey: [...CLIMATE_KEY, 'series', probeId, from, to, columns],
-    queryFn: () => call<Series>(path),
+    queryKey: [...CLIMATE_KEY, 'series', probeId, days, columns],
+    queryFn: () => {
+      const step = Math.max(STEP_MS, (days * DAY_MS) / columns);
+      const to = Math.ceil(Date.now() / step) * step;
+      const [from, until] = [to - days * DAY_MS, to].map((ms) => new Date(ms).toISOString());
+      return call<Series>(`/probes/${probeId}/series?from=${from}&to=${until}&columns=${columns}`);
+    },
     enabled: probeId !== null,
     refetchInterval: ANEW_MS,
-    placeholderData: (before) => before,
+    // while another stretch of the same probe comes; never the readings of another one
+    placeholderData: (before, query) => (query?.queryKey[2] === probeId ? before : undefined),
   });
 }

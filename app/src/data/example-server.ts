@@ -1,10 +1,10 @@
 import type { Climate, NewQueen, QueenDetail, QueenPatch, Series, Shelf, Stock } from '@gentle-burrow/contract';
-import { inColumns, readingsOf, rolled, type Reading, type Spread } from '@gentle-burrow/core/climate';
+import { inColumns, readingsOf, rolled, without, type Reading, type Spread } from '@gentle-burrow/core/climate';
 import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
-import { columnsOfBatch, logOf, type Fact, type ReadingBatch } from '@gentle-burrow/core/records';
+import { batchOf, columnsOfBatch, logOf, type Fact, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KIND_CARDS } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
@@ -78,6 +78,13 @@ export class ExampleServer implements Answering {
     return { levels: stockLevels(items, moves), used: usedParts(queens, new Date().toISOString()), plan: null };
   }
 
+  private takeBack({ probeId, ms }: TakenBack): void {
+    const moments = new Set(ms);
+    for (const f of this.facts)
+      if (f.fact === 'readings' && f.value.probeId === probeId)
+        f.value = batchOf(probeId, without(columnsOfBatch(f.value), moments));
+  }
+
   private readingsOf(probeId: string) {
     return this.facts.flatMap((f) =>
       f.fact === 'readings' && f.value.probeId === probeId ? [columnsOfBatch(f.value)] : [],
@@ -141,6 +148,7 @@ export class ExampleServer implements Answering {
       );
     else if (path === '/settings') this.facts.push({ fact: 'settings', value: body as KeeperSettings });
     else if (path.startsWith('/probes/')) this.facts.push({ fact: 'probe', value: body as Probe });
+    else if (path === '/readings/taken-back') this.takeBack(body as TakenBack);
     else if (path === '/readings') this.facts.push({ fact: 'readings', value: body as ReadingBatch });
     else if (path.startsWith('/own-kinds/')) this.facts.push({ fact: 'own-kind', value: body as OwnKind });
     else if (path === '/stock/moves') this.facts.push({ fact: 'stock-move', value: body as StockMove });

@@ -1,7 +1,7 @@
 import type { NewQueen, QueenPatch } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
-import type { ReadingBatch } from '@gentle-burrow/core/records';
+import type { ReadingBatch, TakenBack } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyval';
@@ -24,6 +24,7 @@ export type Outgoing =
   | { what: 'own-kind'; kind: OwnKind }
   | { what: 'probe'; probe: Probe }
   | { what: 'readings'; batch: ReadingBatch }
+  | { what: 'readings-taken-back'; back: TakenBack }
   /** The picture itself lies beside the outbox. */
   | { what: 'photo'; id: string; queenId: string; at: string };
 
@@ -148,6 +149,9 @@ async function send(out: Outgoing): Promise<void> {
       break;
     case 'readings':
       await call('/readings', { method: 'POST', body: out.batch });
+      break;
+    case 'readings-taken-back':
+      await call('/readings/taken-back', { method: 'POST', body: out.back });
       break;
     case 'stock-move':
       await call('/stock/moves', { method: 'POST', body: out.move });

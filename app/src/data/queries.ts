@@ -40,7 +40,8 @@ const KEYS = {
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
 export function refetchAfterSending(client: QueryClient): void {
   onSent(async (out: Outgoing) => {
-    if (out.what === 'probe' || out.what === 'readings') return fetchAnew(client, CLIMATE_KEY);
+    if (out.what === 'probe' || out.what === 'readings' || out.what === 'readings-taken-back')
+      return fetchAnew(client, CLIMATE_KEY);
     const keys: string[][] = [KEYS.shelf, KEYS.learned, ...queenIdsOf(out).map(KEYS.queen)];
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);

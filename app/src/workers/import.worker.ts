@@ -27,6 +27,9 @@ const HEAD_ROWS = 30;
 /** So many refused rows are told one by one. */
 const TOLD = 200;
 const PROGRESS_EVERY = 20_000;
+/** All that follows would be one cell: it must not be lost in silence. */
+const OPEN_QUOTE =
+  'A quotation mark is opened here and never closed, so everything after it cannot be read. Take it out and read the file in again.';
 
 const tell = (told: ImportTold, transfer: Transferable[] = []) =>
   (self as unknown as Worker).postMessage(told, transfer);
@@ -52,10 +55,11 @@ function read(file: File, mapping: Mapping): void {
   let refusedCount = 0;
   let rows = 0;
   Papa.parse<string[]>(file, {
-    step: ({ data, meta }) => {
+    step: ({ data, meta, errors }) => {
       rows++;
       if (rows <= mapping.headRows) return;
-      const reason = reader.read(data, rows);
+      const open = errors.some((e) => e.code === 'MissingQuotes');
+      const reason = open ? OPEN_QUOTE : reader.read(data, rows);
       if (reason) {
         refusedCount++;
         if (refused.length < TOLD) refused.push({ line: rows, reason });

@@ -7,6 +7,14 @@ export {
   type PlaceChoice,
 } from './darwin-core';
 export { factSchema, type Fact } from './fact';
-export { BATCH_MAX, batchOf, columnsOfBatch, readingBatchSchema, type ReadingBatch } from './reading-batch';
+export {
+  BATCH_MAX,
+  batchOf,
+  columnsOfBatch,
+  readingBatchSchema,
+  takenBackSchema,
+  type ReadingBatch,
+  type TakenBack,
+} from './reading-batch';
 export { logOf, readFacts, type ReadLog } from './read-log';
 export { askLog, type Asked } from './asked';

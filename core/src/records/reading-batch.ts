@@ -23,6 +23,13 @@ export const readingBatchSchema = z
   });
 export type ReadingBatch = z.infer<typeof readingBatchSchema>;
 
+/** Readings that were written by mistake: they are taken out. */
+export const takenBackSchema = z.object({
+  probeId: idSchema,
+  ms: z.array(z.number().int()).min(1, 'There is no moment in it.').max(BATCH_MAX),
+});
+export type TakenBack = z.infer<typeof takenBackSchema>;
+
 export const columnsOfBatch = ({ ms, tempC, rh }: ReadingBatch): Columns =>
   columnsOf(ms.map((at, i) => ({ ms: at, tempC: tempC[i] ?? null, rh: rh[i] ?? null })));
 

@@ -9,13 +9,14 @@ import {
   together,
   unpacked,
   unpackedHours,
+  without,
   HOUR_MS,
   type Columns,
   type Day,
   type Rolled,
 } from '@gentle-burrow/core/climate';
 import { DAY_MS } from '@gentle-burrow/core/quantity';
-import { batchOf, columnsOfBatch, type ReadingBatch } from '@gentle-burrow/core/records';
+import { batchOf, columnsOfBatch, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
 import { and, asc, between, desc, eq, inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Db } from './open';
@@ -80,6 +81,29 @@ export async function addReadings(tx: Tx, batch: ReadingBatch): Promise<Taken> {
       .values(fresh)
       .onConflictDoUpdate({ target: [t.readingDays.probeId, t.readingDays.day], set: EXCLUDED });
   return taken;
+}
+
+/** Takes readings out that were written by mistake; those that are not there are no matter. */
+export async function takeBack(tx: Tx, { probeId, ms }: TakenBack): Promise<void> {
+  const moments = new Set(ms);
+  const rows = await tx
+    .select({ day: t.readingDays.day, readings: t.readingDays.readings })
+    .from(t.readingDays)
+    .where(
+      and(eq(t.readingDays.probeId, probeId), inArray(t.readingDays.day, [...new Set(ms.map(dayNumber))])),
+    );
+  for (const { day, readings } of rows) {
+    const columns = without(unpacked(day, readings), moments);
+    const here = and(eq(t.readingDays.probeId, probeId), eq(t.readingDays.day, day));
+    if (lengthOf(columns) === 0) await tx.delete(t.readingDays).where(here);
+    else await tx.update(t.readingDays).set(rowOf(probeId, { day, columns })).where(here);
+  }
+}
+
+/** What the journal of readings holds, written once more. */
+export async function replayReadings(tx: Tx, line: ReadingBatch | TakenBack): Promise<void> {
+  if ('tempC' in line) await addReadings(tx, line);
+  else await takeBack(tx, line);
 }
 
 const EXCLUDED = Object.fromEntries(

@@ -5,7 +5,7 @@ import { usualBody } from '@gentle-burrow/core/housing';
 import { readingsOf } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
-import type { ReadingBatch } from '@gentle-burrow/core/records';
+import type { ReadingBatch, TakenBack } from '@gentle-burrow/core/records';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
@@ -203,6 +203,18 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
       }
     });
 
+    test('taken back are gone, from the hours too; the others of the day stay', async () => {
+      const probe = await probeAt();
+      const sent = batch(probe.id, 120);
+      await write(sent);
+      const ms = sent.ms.slice(0, 60);
+      await store.write([{ fact: 'readings-taken-back', value: { probeId: probe.id, ms } }]);
+      const hours = await store.hours(probe.id, START, START + 86_400_000);
+      expect(hours.map((h) => [h.ms - START, h.n])).toEqual([[3_600_000, 60]]);
+      await store.write([{ fact: 'readings-taken-back', value: { probeId: probe.id, ms: sent.ms } }]);
+      expect((await store.latest()).some((l) => l.probeId === probe.id)).toBe(false);
+    });
+
     test('of a probe that is not known are refused', async () => {
       await expect(write(batch(v7(), 3))).rejects.toMatchObject({ code: 'no-such-probe' });
     });
@@ -216,7 +228,8 @@ describe.each(server ? ['pglite', 'postgres'] : ['pglite'])('storage on %s', (ki
       kinds.push(f.fact);
       if (f.fact === 'queen') expect(ids.has(f.value.homeId) && ids.has(f.value.placeId)).toBe(true);
       if (f.fact === 'entry') expect(ids.has(f.value.queenId)).toBe(true);
-      if (f.fact === 'readings') expect(ids.has(f.value.probeId)).toBe(true);
+      if (f.fact === 'readings' || f.fact === 'readings-taken-back')
+        expect(ids.has(f.value.probeId)).toBe(true);
       else if (f.fact !== 'settings') ids.add(f.value.id);
     }
     expect(new Set(kinds)).toEqual(
@@ -255,7 +268,7 @@ describe('journal', () => {
       [
         new Journal(join(folder, 'facts.jsonl')),
         null,
-        new Journal<ReadingBatch>(join(folder, 'readings.jsonl')),
+        new Journal<ReadingBatch | TakenBack>(join(folder, 'readings.jsonl')),
       ] as const;
     const { place } = newQueen();
     const probe: Probe = {
@@ -275,8 +288,11 @@ describe('journal', () => {
     ]);
     await first.write([{ fact: 'readings', value }]);
     await first.write([{ fact: 'readings', value }]);
+    const mistake = { probeId: probe.id, ms: [Date.UTC(2026, 5, 2)], tempC: [45], rh: [null] };
+    await first.write([{ fact: 'readings', value: mistake }]);
+    await first.write([{ fact: 'readings-taken-back', value: { probeId: probe.id, ms: mistake.ms } }]);
     await first.close();
-    expect(readFileSync(join(folder, 'readings.jsonl'), 'utf8').trim().split('\n')).toHaveLength(1);
+    expect(readFileSync(join(folder, 'readings.jsonl'), 'utf8').trim().split('\n')).toHaveLength(3);
     // what belongs to nobody keeps no server from starting
     const own = readFileSync(join(folder, 'readings.jsonl'), 'utf8');
     writeFileSync(join(folder, 'readings.jsonl'), `${JSON.stringify({ ...value, probeId: v7() })}\n${own}`);

@@ -13,7 +13,7 @@ import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from
 import type { Columns, Rolled } from '@gentle-burrow/core/climate';
 import { LEFT_DAYS } from '@gentle-burrow/core/housing';
 import { addDays, type Instant } from '@gentle-burrow/core/quantity';
-import type { ReadingBatch } from '@gentle-burrow/core/records';
+import type { ReadingBatch, TakenBack } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
@@ -26,11 +26,11 @@ import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
 import * as t from './schema';
 import {
-  addReadings,
   allReadings,
   hoursOf,
   latestOf,
   readingsBetween,
+  replayReadings,
   seriesOf,
   type Latest,
 } from './readings';
@@ -39,6 +39,9 @@ import { writeFacts } from './write-facts';
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 /** Under which key it stands how far a journal has been written into the database. */
 type WhichJournal = 'journal' | 'readings-journal';
+
+type OfReadings = Extract<Fact, { fact: 'readings' | 'readings-taken-back' }>;
+const ofReadings = (f: Fact): f is OfReadings => f.fact === 'readings' || f.fact === 'readings-taken-back';
 
 /** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
 export class Store {
@@ -51,7 +54,7 @@ export class Store {
     /** Not used with a PostgreSQL server, which syncs its own log. */
     private readonly journal: Journal | null = null,
     photosDir: string | null = null,
-    private readonly readingsJournal: Journal<ReadingBatch> | null = null,
+    private readonly readingsJournal: Journal<ReadingBatch | TakenBack> | null = null,
   ) {
     this.photos = new Photos(open, photosDir);
   }
@@ -86,7 +89,7 @@ export class Store {
       const behind = this.readingsJournal.since(await this.journalPosition('readings-journal'));
       for (const batch of behind)
         await this.open.db
-          .transaction((tx) => addReadings(tx, batch))
+          .transaction((tx) => replayReadings(tx, batch))
           // readings of a probe that nobody knows keep no server from starting: they stay in the journal
           .catch((error: unknown) => {
             if (!(error instanceof Refusal)) throw error;
@@ -107,16 +110,15 @@ export class Store {
         const written = await writeFacts(tx, facts);
         if (this.journal) {
           const isNew = new Set(written.accepted);
-          const fresh = facts.filter(
-            (f) => f.fact !== 'readings' && (f.fact !== 'entry' || isNew.has(f.value.id)),
-          );
+          const fresh = facts.filter((f) => !ofReadings(f) && (f.fact !== 'entry' || isNew.has(f.value.id)));
           if (fresh.length > 0) {
             await this.rememberPosition(tx, 'journal', this.journal.position);
             this.journal.append(fresh);
           }
         }
-        const batches = facts.flatMap((f) => (f.fact === 'readings' ? [f.value] : []));
-        if (this.readingsJournal && batches.length > 0 && written.readings.added > 0) {
+        const batches = facts.flatMap((f) => (ofReadings(f) ? [f.value] : []));
+        const told = written.readings.added > 0 || facts.some((f) => f.fact === 'readings-taken-back');
+        if (this.readingsJournal && told) {
           await this.rememberPosition(tx, 'readings-journal', this.readingsJournal.position);
           this.readingsJournal.append(batches);
         }
@@ -126,7 +128,7 @@ export class Store {
     this.turn = mine.catch(() => {});
     const written = await mine;
     // no view rests on what a probe measures
-    const told = facts.filter((f) => f.fact !== 'probe' && f.fact !== 'readings');
+    const told = facts.filter((f) => f.fact !== 'probe' && !ofReadings(f));
     if (told.length > 0) for (const listen of this.listeners) listen(told);
     return written;
   }

@@ -6,7 +6,7 @@ import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Fact, Written } from './facts';
 import type { Db } from './open';
-import { addReadings, type Taken } from './readings';
+import { addReadings, takeBack, type Taken } from './readings';
 import * as t from './schema';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -69,6 +69,7 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     readings.known += taken.known;
     readings.contradictory += taken.contradictory;
   }
+  for (const back of of('readings-taken-back')) await takeBack(tx, back);
   return { ...entries, readings };
 }
 

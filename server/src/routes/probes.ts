@@ -21,7 +21,7 @@ import {
 } from '@gentle-burrow/core/climate';
 import { idSchema, instantSchema, probeSchema } from '@gentle-burrow/core/facts';
 import { instantOf, msOf } from '@gentle-burrow/core/quantity';
-import { batchOf, readingBatchSchema } from '@gentle-burrow/core/records';
+import { batchOf, readingBatchSchema, takenBackSchema } from '@gentle-burrow/core/records';
 import { stringify } from 'csv-stringify';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -131,6 +131,22 @@ export async function probesRoutes(app: FastifyInstance, { store, views, now }: 
         probeId,
         ms.map((at, i) => ({ ms: at, tempC: tempC[i] ?? null, rh: rh[i] ?? null })),
       ),
+  );
+  api.post(
+    '/readings/taken-back',
+    {
+      schema: {
+        tags,
+        summary: 'Readings that were written by mistake are taken out',
+        body: takenBackSchema,
+        response: { 200: z.object({}), 400: errorSchema, 404: errorSchema },
+      },
+    },
+    async ({ body }) => {
+      await known(body.probeId);
+      await store.write([{ fact: 'readings-taken-back', value: body }]);
+      return {};
+    },
   );
   api.get(
     '/probes/:id/series',

@@ -21,7 +21,6 @@ import { Words } from '@/ui/Words';
 import { ClimateChart } from './ClimateChart';
 
 const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 
 /** How long a stretch is looked at, and in how many columns: an hour each, or what fits a telephone. */
 const SPANS = {
@@ -31,14 +30,6 @@ const SPANS = {
   year: { label: 'Year', days: 366, columns: 183 },
 } as const;
 type SpanId = keyof typeof SPANS;
-
-/** The stretch up to now, in steps, so that the same is not asked for anew at every look. */
-function stretchOf(span: SpanId): { from: string; to: string; columns: number } {
-  const { days, columns } = SPANS[span];
-  const step = Math.max(15 * 60_000, (days * DAY_MS) / columns);
-  const to = Math.ceil(Date.now() / step) * step;
-  return { from: new Date(to - days * DAY_MS).toISOString(), to: new Date(to).toISOString(), columns };
-}
 
 /** What lay elsewhere before says nothing of this place. */
 function hereOnly(series: Series, probe: Probe): Series {
@@ -61,14 +52,13 @@ export function Course({ place, places }: { place: Place; places: readonly Place
   const units = usePreferences();
   const kinds = useKindsAt(place.id);
   const shown = here.find((p) => p.probe.id === probeId) ?? here[0];
-  const { from, to, columns } = stretchOf(span);
-  const asked = useSeries(shown?.probe.id ?? null, from, to, columns);
+  const asked = useSeries(shown?.probe.id ?? null, SPANS[span]);
   const others = places.flatMap((p) => {
     const [probe] = lyingAt(probes, p.id).filter((one) => one.latest !== null);
     return p.id !== place.id && probe ? [{ place: p, probe }] : [];
   });
   const other = others.find((o) => o.place.id === otherId);
-  const beside = useSeries(other?.probe.probe.id ?? null, from, to, columns);
+  const beside = useSeries(other?.probe.probe.id ?? null, SPANS[span]);
   if (!shown) return null;
   const series = asked.data && hereOnly(asked.data, shown.probe);
   // the newest that was read, until another is chosen

@@ -9,8 +9,8 @@ import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fault, NumberField } from '@/ui/fields';
+import { offerUndo } from '@/ui/undo';
 import { toC } from '@/ui/units';
-import { Words } from '@/ui/Words';
 
 /** A thermometer read and written down: a tap, the figure, and kept. Works without a connection. */
 export function HandReading({ place }: { place: Place }) {
@@ -20,7 +20,6 @@ export function HandReading({ place }: { place: Place }) {
   const [openedAt, setOpenedAt] = useState<number | null>(null);
   const [temp, setTemp] = useState<number | null>(null);
   const [damp, setDamp] = useState<number | null>(null);
-  const [kept, setKept] = useState(false);
   const reading = {
     ms: openedAt ?? 0,
     tempC: temp === null ? null : toC(temp, temperature),
@@ -38,7 +37,10 @@ export function HandReading({ place }: { place: Place }) {
     setOpenedAt(null);
     setTemp(null);
     setDamp(null);
-    setKept(true);
+    const { probeId, ms } = batch;
+    offerUndo('A reading is written down.', () =>
+      put({ what: 'readings-taken-back', back: { probeId, ms } }),
+    );
   };
   if (openedAt === null)
     return (
@@ -48,12 +50,10 @@ export function HandReading({ place }: { place: Place }) {
           icon="thermometer-plus"
           onPress={() => {
             setOpenedAt(Date.now());
-            setKept(false);
           }}
         >
           Write down a reading
         </Button>
-        <View role="status">{kept ? <Words soft>Kept.</Words> : null}</View>
       </View>
     );
   return (

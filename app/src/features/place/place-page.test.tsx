@@ -1,9 +1,10 @@
 import type { Climate, Series } from '@gentle-burrow/contract';
 import type { Probe } from '@gentle-burrow/core/facts';
 import type { ReadingBatch } from '@gentle-burrow/core/records';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { v7 } from 'uuid';
 import { drop, outboxItems } from '@/data/outbox';
+import { undoLast } from '@/ui/undo';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
 import { PlacePage } from './PlacePage';
 import { PlacesPage } from './PlacesPage';
@@ -129,6 +130,9 @@ test('a second reading goes to the thermometer of the first; what waits is shown
   fireEvent.change(screen.getByRole('textbox', { name: 'Humidity, %' }), { target: { value: '60' } });
   fireEvent.keyDown(screen.getByRole('textbox', { name: 'Humidity, %' }), { key: 'Enter' });
   expect(await screen.findByText('19 °C, 60 % humidity, just now')).toBeTruthy();
+  // a slip of the finger is undone, before it is sent too
+  await act(async () => undoLast());
+  expect(await screen.findByText('24.3 °C, 51 % humidity, 4 minutes ago')).toBeTruthy();
   expect(server.sent.some((s) => s.path.startsWith('/probes/'))).toBe(false);
 });
 

@@ -9,6 +9,7 @@ import {
   rolled,
   unpacked,
   unpackedHours,
+  without,
   HOUR_MS,
 } from './day';
 import type { Reading } from './reading';
@@ -101,4 +102,17 @@ test('columns of a chart keep the extremes, and a gap stays a gap', () => {
     null,
     { min: 3600, mean: 3950, max: 4300 },
   ]);
+});
+
+test('what was written by mistake is taken out, and may come again', () => {
+  fc.assert(
+    fc.property(day, (readings) => {
+      const columns = fresh(readings);
+      const some = new Set([...columns.ms].filter((_, i) => i % 2 === 0));
+      const left = without(columns, some);
+      expect([...left.ms].some((ms) => some.has(ms))).toBe(false);
+      expect(left.ms.length + some.size).toBe(columns.ms.length);
+      expect(readingsOf(merged(left, columns).columns)).toEqual(readingsOf(columns));
+    }),
+  );
 });

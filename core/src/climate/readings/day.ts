@@ -1,5 +1,5 @@
 import { DAY_MS } from '../../quantity';
-import { inOrder, lengthOf, NONE, sliced, type Columns } from './columns';
+import { inOrder, lengthOf, NONE, picked, sliced, type Columns } from './columns';
 
 /** Readings of one day of UTC, in order, no two of one moment. */
 export interface Day {
@@ -65,6 +65,15 @@ export function merged(stored: Columns | null, fresh: Columns): Merged {
     else push(b, j++);
   }
   return { columns: sliced(out, 0, n), added: n - na, known, contradictory };
+}
+
+/** Without the readings of these moments: they were written by mistake. */
+export function without(columns: Columns, moments: ReadonlySet<number>): Columns {
+  const places: number[] = [];
+  columns.ms.forEach((ms, i) => {
+    if (!moments.has(ms)) places.push(i);
+  });
+  return picked(columns, places);
 }
 
 /** Eight bytes a reading: milliseconds of the day, hundredths of a degree, hundredths of a percent; least significant first. */

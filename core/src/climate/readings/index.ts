@@ -21,6 +21,7 @@ export {
   together,
   unpacked,
   unpackedHours,
+  without,
   type Day,
   type Rolled,
   type Spread,

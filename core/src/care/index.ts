@@ -5,13 +5,7 @@ export { counsel, type Counsel } from './counsel';
 export { weightOf, type Peace } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';
 export { figure, PRACTICE, type PracticeFigure, type PracticeId } from './practice';
-export {
-  PLACE_ALARM_IDS,
-  placeAlarms,
-  type PlaceAlarm,
-  type PlaceHour,
-  type ProbeWatched,
-} from './place-alarms';
+export { PLACE_ALARM_IDS, placeAlarms, type PlaceAlarm, type ProbeWatched } from './place-alarms';
 export { PRESSURES, type Pressure } from './pressure';
 export { practiceTable } from './practice-table';
 export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './rules/health';

@@ -1,6 +1,7 @@
+import type { TempSpan } from '../climate';
 import { instantOf, msOf, plainText } from '../quantity';
 import { speciesProfile } from '../species/catalogue';
-import { placeAlarms, type PlaceHour, type PlaceWatched, type ProbeWatched } from './place-alarms';
+import { placeAlarms, type PlaceWatched, type ProbeWatched } from './place-alarms';
 
 const JULY = '2026-07-15T12:00:00.000Z';
 const HOUR = 3_600_000;
@@ -8,7 +9,7 @@ const MESSOR = speciesProfile('messor-structor');
 const MANICA = speciesProfile('manica-rubida');
 
 /** Hours up to a moment, the newest last. */
-const hours = (temps: number[], now = JULY, spread = 0.2): PlaceHour[] =>
+const hours = (temps: number[], now = JULY, spread = 0.2): TempSpan[] =>
   temps.map((t, i) => ({
     at: instantOf(msOf(now) - (temps.length - i) * HOUR),
     minC: t - spread,
@@ -70,10 +71,39 @@ describe('alarms of a place', () => {
     expect(ids({ temps: steady(limit + 0.5, 8), kinds: [MANICA] })).toContain('too-hot');
   });
 
-  test('an old reading says nothing of now', () => {
-    const latest = { at: instantOf(msOf(JULY) - 30 * HOUR), tempC: 36 };
-    const list = watch({ temps: [], latest });
-    expect(list.map((a) => a.id)).toEqual(['silent']);
+  const read = (hoursAgo: number, tempC: number, silentAfterH: number | null = 2) =>
+    placeAlarms({
+      place: { winter: null },
+      probes: [
+        {
+          probe: { ...probe, silentAfterH },
+          latest: { at: instantOf(msOf(JULY) - hoursAgo * HOUR), tempC },
+          hours: [],
+        },
+      ],
+      kinds: [MESSOR],
+      hemisphere: 'north',
+      now: JULY,
+    });
+
+  test('a probe that fell silent in the heat is told as heat, not as a flat battery', () => {
+    const [hot] = read(30, 36);
+    expect(hot).toMatchObject({
+      id: 'silent',
+      grave: 'now',
+      todo: expect.stringMatching(/^Look at the tubes now/),
+    });
+    expect(plainText(hot?.says ?? [])).toMatch(/last showed 36 °C/);
+    expect(read(30, 25)[0]).toMatchObject({ id: 'silent', grave: 'soon' });
+  });
+
+  test('heat that was read once by hand is not over because nobody reads it again; it is by a cooler reading', () => {
+    for (const hoursAgo of [5, 30, 100])
+      expect(read(hoursAgo, 36, null)).toMatchObject([
+        { id: 'was-hot', grave: 'now', todo: expect.stringMatching(/^Read it again now/) },
+      ]);
+    expect(read(1, 36, null)).toMatchObject([{ id: 'too-hot' }]);
+    expect(read(1, 25, null)).toEqual([]);
   });
 
   test('a wild day is told, a calm one not, and one that was hardly read not either', () => {
@@ -125,7 +155,8 @@ describe('alarms of a place', () => {
   });
 
   test('what no room is like is a fault of the probe, and its figures say nothing of heat', () => {
-    expect(ids({ temps: [...steady(25, 7), 80] })).toEqual(['implausible']);
+    expect(watch({ temps: [...steady(25, 7), 80] })).toMatchObject([{ id: 'implausible', grave: 'now' }]);
+    expect(watch({ temps: [...steady(25, 7), -30] })).toMatchObject([{ id: 'implausible', grave: 'soon' }]);
   });
 
   test('two probes at one place tell of one cause once', () => {

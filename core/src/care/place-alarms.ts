@@ -1,3 +1,4 @@
+import type { TempSpan } from '../climate';
 import type { Place, Probe } from '../facts';
 import { DAY_MS, instantOf, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere } from '../season';
@@ -6,20 +7,12 @@ import { nothingDevelops, wintersAt } from '../warmth';
 import { dangerC } from './heat';
 import { figure } from './practice';
 
-/** What a probe showed in one hour, °C; hours without a reading are left out. */
-export interface PlaceHour {
-  at: Instant;
-  minC: number;
-  meanC: number;
-  maxC: number;
-}
-
 /** A probe with what it showed of late. */
 export interface ProbeWatched {
   probe: Pick<Probe, 'id' | 'name' | 'kind' | 'silentAfterH'>;
   latest: { at: Instant; tempC: number | null } | null;
-  /** Of the last eight days, in order. */
-  hours: readonly PlaceHour[];
+  /** Hours of the last eight days in which it was read, in order. */
+  hours: readonly TempSpan[];
 }
 
 export const PLACE_ALARM_IDS = [
@@ -76,7 +69,7 @@ export function placeAlarms(watched: PlaceWatched): PlaceAlarm[] {
 }
 
 function ofProbe(watched: ProbeWatched, about: PlaceWatched): PlaceAlarm[] {
-  const broken = silent(watched, about.now) ?? implausible(watched);
+  const broken = silent(watched, about) ?? implausible(watched);
   // what a probe shows that is silent or broken says nothing of the place
   if (broken) return [broken];
   const stuckOne = stuck(watched, about.now);
@@ -84,15 +77,24 @@ function ofProbe(watched: ProbeWatched, about: PlaceWatched): PlaceAlarm[] {
   return [heat, coldWeek(watched, about), stuckOne].filter((a) => a !== null);
 }
 
-function silent({ probe, latest }: ProbeWatched, now: Instant): PlaceAlarm | null {
+/** From there on something of what stands here dies, °C. */
+const limitOf = (kinds: readonly SpeciesProfile[]): number =>
+  Math.min(dangerC(null), ...kinds.map((k) => dangerC(k)));
+
+function silent({ probe, latest }: ProbeWatched, { kinds, now }: PlaceWatched): PlaceAlarm | null {
   if (!latest || probe.silentAfterH === null) return null;
   const hours = (msOf(now) - msOf(latest.at)) / HOUR_MS;
   if (hours <= probe.silentAfterH) return null;
+  const hot = latest.tempC !== null && latest.tempC >= limitOf(kinds);
   return {
     id: 'silent',
-    grave: 'soon',
-    says: phrase`${{ word: probe.name }} has said nothing since ${{ date: latest.at }}.`,
-    todo: 'Look at its battery and its way to this server. Until then nobody watches the place.',
+    grave: hot ? 'now' : 'soon',
+    says: hot
+      ? phrase`${{ word: probe.name }} last showed ${{ tempC: latest.tempC as number }} and has said nothing since ${{ date: latest.at }}.`
+      : phrase`${{ word: probe.name }} has said nothing since ${{ date: latest.at }}.`,
+    todo: hot
+      ? 'Look at the tubes now: it may still be too hot there. Switch off what heats, and carry them to a cooler place. Then look at the probe.'
+      : 'Look at its battery and its way to this server. Until then nobody watches the place.',
     since: latest.at,
     probeId: probe.id,
   };
@@ -101,18 +103,22 @@ function silent({ probe, latest }: ProbeWatched, now: Instant): PlaceAlarm | nul
 function implausible({ probe, latest }: ProbeWatched): PlaceAlarm | null {
   if (!latest || latest.tempC === null) return null;
   if (latest.tempC >= ROOM_C.min && latest.tempC <= ROOM_C.max) return null;
+  const hot = latest.tempC > ROOM_C.max;
   return {
     id: 'implausible',
-    grave: 'soon',
+    // a mat without its thermostat may be that hot
+    grave: hot ? 'now' : 'soon',
     says: phrase`${{ word: probe.name }} shows ${{ tempC: latest.tempC }}: no room is like that.`,
-    todo: 'Check the sensor and its cable with another thermometer. If it is true, take the tubes away at once.',
+    todo: hot
+      ? 'Look there now: if it is true, switch off what heats and carry the tubes away. If not, check the sensor and its cable.'
+      : 'Check the sensor and its cable with another thermometer.',
     since: latest.at,
     probeId: probe.id,
   };
 }
 
 /** The hours of the last so many, when most of them were read. */
-function lately(hours: readonly PlaceHour[], now: Instant, length: number): readonly PlaceHour[] | null {
+function lately(hours: readonly TempSpan[], now: Instant, length: number): readonly TempSpan[] | null {
   const from = msOf(now) - length * HOUR_MS;
   const some = hours.filter((h) => msOf(h.at) >= from && msOf(h.at) <= msOf(now));
   return some.length >= figure('coveredShare') * length ? some : null;
@@ -134,11 +140,11 @@ function stuck({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null 
 }
 
 function tooHot({ probe, latest, hours }: ProbeWatched, { kinds, now }: PlaceWatched): PlaceAlarm | null {
-  const limit = Math.min(dangerC(null), ...kinds.map((k) => dangerC(k)));
-  const fresh = latest && msOf(now) - msOf(latest.at) <= figure('freshReadingH') * HOUR_MS ? latest : null;
-  const hot = (tempC: number) => tempC >= limit;
-  if (fresh && fresh.tempC !== null && hot(fresh.tempC)) {
-    let since = fresh.at;
+  const limit = limitOf(kinds);
+  const hot = (tempC: number | null): boolean => tempC !== null && tempC >= limit;
+  const age = latest ? (msOf(now) - msOf(latest.at)) / HOUR_MS : Infinity;
+  if (latest && hot(latest.tempC) && age <= figure('freshReadingH')) {
+    let since = latest.at;
     for (const h of [...hours].reverse()) {
       if (!hot(h.maxC)) break;
       since = h.at;
@@ -146,19 +152,26 @@ function tooHot({ probe, latest, hours }: ProbeWatched, { kinds, now }: PlaceWat
     return {
       id: 'too-hot',
       grave: 'now',
-      says: phrase`It is ${{ tempC: fresh.tempC }} here. From ${{ tempC: limit }} on queens and brood die.`,
+      says: phrase`It is ${{ tempC: latest.tempC as number }} here. From ${{ tempC: limit }} on queens and brood die.`,
       todo: 'Switch off what heats, shade it, carry the tubes to a cooler place now. Do not chill them suddenly: a cool room is enough.',
       since,
       probeId: probe.id,
     };
   }
-  const last = [...hours].reverse().find((h) => hot(h.maxC));
-  if (!last || msOf(now) - msOf(last.at) > figure('heatLastsH') * HOUR_MS) return null;
+  // what was hot when it was last read is not over because nobody has read it since
+  const unread = latest && hot(latest.tempC) ? { at: latest.at, maxC: latest.tempC as number } : null;
+  const last = unread ?? [...hours].reverse().find((h) => hot(h.maxC));
+  if (!last) return null;
+  if (!unread && msOf(now) - msOf(last.at) > figure('heatLastsH') * HOUR_MS) return null;
   return {
     id: 'was-hot',
     grave: 'now',
-    says: phrase`It was ${{ tempC: last.maxC }} here. From ${{ tempC: limit }} on queens and brood die.`,
-    todo: 'Find what heated it before it comes back: sun, a lamp, a mat without a thermostat.',
+    says: unread
+      ? phrase`It was ${{ tempC: last.maxC }} here when it was last read. From ${{ tempC: limit }} on queens and brood die.`
+      : phrase`It was ${{ tempC: last.maxC }} here. From ${{ tempC: limit }} on queens and brood die.`,
+    todo: unread
+      ? 'Read it again now. If it is still so, switch off what heats and carry the tubes to a cooler place.'
+      : 'Find what heated it before it comes back: sun, a lamp, a mat without a thermostat.',
     since: last.at,
     probeId: probe.id,
   };
@@ -175,7 +188,7 @@ function swing({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null 
     grave: 'soon',
     says: phrase`It swung by ${{ tempDiffC: high - low }} in a day, from ${{ tempC: low }} to ${{ tempC: high }}.`,
     todo: 'Find what warms and chills it in turns: sun, a window, a mat that is switched by hand. She may stop laying or eat her brood.',
-    since: (day[0] as PlaceHour).at,
+    since: (day[0] as TempSpan).at,
     probeId: probe.id,
   };
 }

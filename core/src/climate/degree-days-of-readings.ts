@@ -49,7 +49,7 @@ interface Point {
 const TEMPERATURE = { min: -60, max: 80, unit: '°C' };
 
 /** Mean height above a level of a straight line from one value to another, counting only what is above. */
-export function meanAbove(from: number, to: number, level: number): number {
+function meanAbove(from: number, to: number, level: number): number {
   const high = Math.max(from, to) - level;
   const low = Math.min(from, to) - level;
   if (low >= 0) return (low + high) / 2;

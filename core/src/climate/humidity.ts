@@ -1,15 +1,13 @@
 import { need, within } from '../quantity';
+import { GAS_CONSTANT, WATER_G_PER_MOL } from './constants';
 import { icePressureKPa, saturationPressureKPa } from './vapour';
 
-const GAS_CONSTANT = 8.314462618; // J/(mol·K), exact since the 2019 SI
-const WATER_G_PER_MOL = 18.01528;
-
 /** @throws InputError unless it is a share of 0 to 1 */
-export function checkHumidity(rh: number, field = 'rh'): number {
+export function checkHumidity(rh: number, field = 'rh', name = 'The humidity'): number {
   need(
     typeof rh === 'number' && Number.isFinite(rh) && rh >= 0 && rh <= 1,
     field,
-    `The humidity (${rh}) is not a share between 0 and 1. Write 0.5 for 50 %.`,
+    `${name} (${rh}) is not a share between 0 and 1. Write 0.5 for 50 %.`,
   );
   return rh;
 }

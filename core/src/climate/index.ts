@@ -1,8 +1,10 @@
 export { degreeDays } from './degree-days';
-export { degreeDaysOfReadings, meanAbove, type TempReading } from './degree-days-of-readings';
+export { degreeDaysOfReadings, type TempReading } from './degree-days-of-readings';
 export { gradientAtC, gradientFit, type Gradient, type GradientPoint } from './gradient';
+export { GAS_CONSTANT, WATER_G_PER_MOL } from './constants';
 export {
   absoluteHumidityGPerM3,
+  checkHumidity,
   dewPointC,
   saltHumidity,
   vapourPressureDeficitKPa,

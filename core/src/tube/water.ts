@@ -1,10 +1,13 @@
 import {
+  checkHumidity,
   diffusivityM2PerS,
+  GAS_CONSTANT,
   saturationPressureKPa,
   STANDARD_PRESSURE_KPA,
+  WATER_G_PER_MOL,
   waterDensityGPerMl,
 } from '../climate';
-import { need, within } from '../quantity';
+import { within } from '../quantity';
 import {
   checkTube,
   chamberLengthMm,
@@ -14,8 +17,6 @@ import {
   type TubeShape,
 } from './geometry';
 
-const GAS_CONSTANT = 8.314462618; // J/(mol·K), exact since the 2019 SI
-const WATER_G_PER_MOL = 18.01528;
 const SECONDS_PER_DAY = 86_400;
 
 export interface Evaporation {
@@ -29,11 +30,7 @@ export interface Evaporation {
 
 function checkRoom(tempC: number, roomRelHumidity: number): void {
   within(tempC, 'tempC', 'The temperature', { min: 0, max: 60, unit: '°C' });
-  need(
-    Number.isFinite(roomRelHumidity) && roomRelHumidity >= 0 && roomRelHumidity <= 1,
-    'roomRelHumidity',
-    `The room's humidity (${roomRelHumidity}) is not a share between 0 and 1. Write 0.5 for 50 %.`,
-  );
+  checkHumidity(roomRelHumidity, 'roomRelHumidity', "The room's humidity");
 }
 
 /**

@@ -3,6 +3,7 @@ import {
   inColumns,
   lengthOf,
   merged,
+  NONE,
   packed,
   packedHours,
   dayNumber,
@@ -32,7 +33,7 @@ export interface Taken {
   contradictory: number;
 }
 
-/** The newest reading of a probe, and what its last day was like. */
+/** The newest reading of a probe, in hundredths. */
 export interface Latest {
   probeId: string;
   ms: number;
@@ -225,7 +226,7 @@ export async function seriesOf(
 }
 
 function alone({ ms, centiC, centiPct }: Columns, i: number): Rolled {
-  const of = (v: number) => (v === -32768 ? null : { min: v, mean: v, max: v });
+  const of = (v: number) => (v === NONE ? null : { min: v, mean: v, max: v });
   return {
     ms: ms[i] as number,
     spanMs: 0,

@@ -1,5 +1,5 @@
 import type { Climate, ProbeNow } from '@gentle-burrow/contract';
-import { placeAlarms, type PlaceHour } from '@gentle-burrow/core/care';
+import { placeAlarms } from '@gentle-burrow/core/care';
 import {
   correctedReading,
   correctionsOf,
@@ -8,6 +8,7 @@ import {
   type Correction,
   type Rolled,
   type Spread,
+  type TempSpan,
 } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { DAY_MS, instantOf, msOf, type Instant } from '@gentle-burrow/core/quantity';
@@ -106,7 +107,7 @@ async function alarms(
       probes: here.map(({ now: { probe, latest }, hours }) => ({
         probe,
         latest,
-        hours: hours.flatMap((h): PlaceHour[] => {
+        hours: hours.flatMap((h): TempSpan[] => {
           const t = spreadOf(h.temp, 100, correctionsOf(probe).tempC);
           // what it showed before it lay here says nothing of this place
           return t && h.ms >= msOf(probe.stays.at(-1)?.from ?? now) - HOUR_MS

@@ -1,5 +1,5 @@
 import type { Series } from '@gentle-burrow/contract';
-import { degreeDaysOfSpans, summaryOf, type TempSpan } from '@gentle-burrow/core/climate';
+import { correctionsOf, degreeDaysOfSpans, summaryOf, type TempSpan } from '@gentle-burrow/core/climate';
 import type { Place, Probe } from '@gentle-burrow/core/facts';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { useState } from 'react';
@@ -21,6 +21,7 @@ import { Words } from '@/ui/Words';
 import { ClimateChart } from './ClimateChart';
 
 const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 
 /** How long a stretch is looked at, and in how many columns: an hour each, or what fits a telephone. */
 const SPANS = {
@@ -109,7 +110,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
             text={readOut(at)}
             onChange={setChosen}
           />
-          <Summary series={series} kinds={kinds} span={span} />
+          <Summary series={series} kinds={kinds} span={span} errorC={correctionsOf(shown.probe).tempErrorC} />
           <Fold title="As a table">
             <CourseTable series={series} name={place.name} />
           </Fold>
@@ -158,16 +159,16 @@ function columnText(column: Column | undefined, unit: 'C' | 'F'): string {
   return `${when}: ${parts.filter(Boolean).join(' · ')}`;
 }
 
-/** What the days are like in this stretch, and how much warmth the brood had. */
-function Summary({
-  series,
-  kinds,
-  span,
-}: {
+interface SummaryProps {
   series: Series;
   kinds: readonly SpeciesProfile[];
   span: SpanId;
-}) {
+  /** So far off the probe may be, in eight cases of ten. */
+  errorC: number;
+}
+
+/** What the days are like in this stretch, and how much warmth the brood had. */
+function Summary({ series, kinds, span, errorC }: SummaryProps) {
   const { temperature } = usePreferences();
   const spanMs = (Date.parse(series.to) - Date.parse(series.from)) / series.columns.length;
   const spans: TempSpan[] = series.columns.flatMap((c) =>
@@ -178,10 +179,13 @@ function Summary({
   const t = (c: number) => tempText(c, temperature);
   // hours are needed for what a day and a night are like
   const hourly = spanMs <= 3 * HOUR_MS;
+  // a degree-day is as large as the degree of the keeper's thermometer
+  const degree = temperature === 'F' ? 1.8 : 1;
+  const range = Math.round((degree * errorC * spans.length * spanMs) / DAY_MS);
+  const sumAbove = (thresholdC: number) => Math.round(degree * degreeDaysOfSpans(spans, spanMs, thresholdC));
   const warmth = hourly
-    ? [...new Map(kinds.map((k) => [k.stages.larva.thresholdC, k])).entries()].map(
-        ([thresholdC]) =>
-          `${Math.round(degreeDaysOfSpans(spans, spanMs, thresholdC))} degree-days above ${t(thresholdC)}`,
+    ? [...new Set(kinds.map((k) => k.stages.larva.thresholdC))].map(
+        (thresholdC) => `${sumAbove(thresholdC)} ± ${range} degree-days above ${t(thresholdC)}`,
       )
     : [];
   return (
@@ -192,7 +196,11 @@ function Summary({
           days.nightC === null ? '' : `; nights are at ${t(days.nightC)}`
         }.`}</Words>
       ) : null}
-      {warmth.length > 0 ? <Words soft>{`Warmth for brood: ${warmth.join(', ')}.`}</Words> : null}
+      {warmth.length > 0 ? (
+        <Words
+          soft
+        >{`Warmth for brood: ${warmth.join(', ')}; the range is that of the thermometer, in eight cases of ten.`}</Words>
+      ) : null}
     </View>
   );
 }

@@ -1,6 +1,7 @@
 import type { Climate, Series } from '@gentle-burrow/contract';
 import type { Probe } from '@gentle-burrow/core/facts';
 import type { ReadingBatch } from '@gentle-burrow/core/records';
+import { speciesProfile } from '@gentle-burrow/core/species/catalogue';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { v7 } from 'uuid';
 import { drop, outboxItems } from '@/data/outbox';
@@ -74,6 +75,12 @@ test('the course is drawn, read out column by column, and told as a table with i
   fireEvent.change(slider, { target: { value: '60' } });
   expect(slider.getAttribute('aria-valuetext')).toMatch(/nothing was read$/);
   expect(screen.getByText('Between 21.6 °C and 26.6 °C, 24 °C in the middle.')).toBeTruthy();
+  // six days were read, at 24 °C in the middle, by a thermometer that is off by up to 1.5 °C in eight cases of ten
+  const { thresholdC } = speciesProfile('tetramorium-immigrans').stages.larva;
+  const sum = 6 * (24 - thresholdC);
+  expect(
+    await screen.findByText(new RegExp(`brood: ${sum} ± 9 degree-days above ${thresholdC} °C; the range`)),
+  ).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'As a table' }));
   const table = screen.getByRole('table', { name: `Readings at ${place.name}` });
   expect(within(table).getAllByRole('row').length).toBeGreaterThan(20);

@@ -1,14 +1,4 @@
-export {
-  columnsOf,
-  fromCenti,
-  lengthOf,
-  NONE,
-  picked,
-  readingsOf,
-  sliced,
-  toCenti,
-  type Columns,
-} from './columns';
+export { columnsOf, fromCenti, lengthOf, NONE, readingsOf, sliced, toCenti, type Columns } from './columns';
 export {
   byDay,
   dayNumber,
@@ -28,7 +18,7 @@ export {
 } from './day';
 export { guessMapping } from './guess';
 export { readingsOfLines } from './lines';
-export { readingFault, SHOWN_C, type Reading } from './reading';
+export { readingFault, type Reading } from './reading';
 export {
   DATE_ORDERS,
   rowReader,

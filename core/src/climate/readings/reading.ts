@@ -8,7 +8,7 @@ export interface Reading {
 }
 
 /** What a household probe can show at all, °C: beyond it the figure is a fault of the probe or of the unit. Prior. */
-export const SHOWN_C = { min: -40, max: 85 } as const;
+const SHOWN_C = { min: -40, max: 85 } as const;
 /** Nobody kept a logger before. */
 const FIRST_MS = Date.UTC(2000, 0, 1);
 /** A clock may be so far ahead. */

@@ -1,4 +1,4 @@
-import type { TempSpan } from '../climate';
+import { ROOM_C, type TempSpan } from '../climate';
 import type { Place, Probe } from '../facts';
 import { DAY_MS, instantOf, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere } from '../season';
@@ -47,8 +47,6 @@ export interface PlaceWatched {
 }
 
 const HOUR_MS = 3_600_000;
-/** In a room where people live nothing is colder or warmer than that, °C. Prior. */
-const ROOM_C = { min: -15, max: 60 };
 
 /**
  * What is wrong at a place by what its probes show: few, each with what to do, one a cause. It is over when the readings are right

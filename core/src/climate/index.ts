@@ -22,6 +22,23 @@ export {
   STANDARD_PRESSURE_KPA,
   waterDensityGPerMl,
 } from './vapour';
-export { checkFault, correctionsOf, type ProbeCheck, type ProbeCorrections } from './probe-check';
+export {
+  checkFault,
+  correctionsOf,
+  HALF_RANGES,
+  type ProbeCheck,
+  type ProbeCorrections,
+} from './probe-check';
 export * from './readings';
 export { degreeDaysOfSpans, summaryOf, type DaysSummary, type TempSpan } from './summary';
+export { continuationOf, type Continuation } from './continuation';
+export { patternOf, wholeDays, type WholeDay } from './days';
+export {
+  PARTS_OF_DAY,
+  placeRecord,
+  ROOM_C,
+  standardErrorC,
+  type MeasuredDay,
+  type PlaceRecord,
+  type ProbeHours,
+} from './place-record';

@@ -18,7 +18,7 @@ export interface ProbeCorrections {
  * Half-ranges for eight cases of ten, priors: a cheap thermometer and hygrometer that nobody has checked ("several percent off" is
  * common practice); one checked in melting ice; a hygrometer checked at one humidity, and at two.
  */
-const ERRORS = { tempC: 1.5, iceC: 0.4, rh: 0.07, oneSalt: 0.03, twoSalts: 0.02 } as const;
+export const HALF_RANGES = { tempC: 1.5, iceC: 0.4, rh: 0.07, oneSalt: 0.03, twoSalts: 0.02 } as const;
 
 /** Beyond that the check was made wrongly or the instrument is broken. Priors. */
 const MOST = { rh: 0.25, tempC: 5 } as const;
@@ -40,8 +40,9 @@ export function correctionsOf({ checks }: Pick<Probe, 'checks'>): ProbeCorrectio
   return {
     ...(ice ? { tempC: { offset: -ice.shownC, slope: 1 } } : {}),
     ...(salts.length > 0 ? { rh: hygrometerCorrection(salts) } : {}),
-    tempErrorC: ice ? ERRORS.iceC : ERRORS.tempC,
-    rhError: salts.length === 0 ? ERRORS.rh : salts.length === 1 ? ERRORS.oneSalt : ERRORS.twoSalts,
+    tempErrorC: ice ? HALF_RANGES.iceC : HALF_RANGES.tempC,
+    rhError:
+      salts.length === 0 ? HALF_RANGES.rh : salts.length === 1 ? HALF_RANGES.oneSalt : HALF_RANGES.twoSalts,
   };
 }
 

@@ -10,7 +10,7 @@ import {
 import { lateCatch } from './outlook/late-catch';
 import type { Hemisphere } from '../season';
 import type { QueenLedger } from './ledger/queen-ledger';
-import { warmthClock, type Temperature } from '../warmth/clock';
+import { warmthClock, type Temperature } from '../warmth';
 
 /**
  * Of the spread of a stage in a profile, this share of its variance is not between queens but about the median itself:

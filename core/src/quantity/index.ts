@@ -22,6 +22,7 @@ export {
   type CountRange,
   type CountWord,
 } from './count';
+export { accumulation, type Accumulation } from './accumulation';
 export { interval, type Interval } from './interval';
 export { bandOfSorted, quantileSorted, type Band } from './band';
 export { normalBelow, normalQuantile } from './normal';

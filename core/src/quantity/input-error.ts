@@ -32,16 +32,15 @@ export interface Bounds {
  * @throws InputError naming the value in the keeper's words
  */
 export function within(value: number, field: string, name: string, { min, max, unit }: Bounds): number {
-  need(
-    typeof value === 'number' && Number.isFinite(value),
-    field,
-    `${name} is not a number. Give a number between ${min} and ${max} ${unit}.`,
-  );
-  need(
-    value >= min && value <= max,
-    field,
-    `${name} (${round(value)} ${unit}) is outside ${min} to ${max} ${unit}. Check the figure and its unit.`,
-  );
+  // asked very often: a sentence is only made when it is needed
+  if (typeof value !== 'number' || !Number.isFinite(value))
+    need(false, field, `${name} is not a number. Give a number between ${min} and ${max} ${unit}.`);
+  if (value < min || value > max)
+    need(
+      false,
+      field,
+      `${name} (${round(value)} ${unit}) is outside ${min} to ${max} ${unit}. Check the figure and its unit.`,
+    );
   return value;
 }
 

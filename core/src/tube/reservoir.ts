@@ -1,5 +1,5 @@
 import { waterDensityGPerMl } from '../climate';
-import { DAY_MS, instantOf, msOf, need, type Band, type Instant } from '../quantity';
+import { accumulation, DAY_MS, instantOf, msOf, need, type Band, type Instant } from '../quantity';
 import { tubeVolumeMl, waterLineForMl, type Plugs, type TubeShape } from './geometry';
 import { tubeLossGPerDay } from './water';
 
@@ -61,13 +61,12 @@ export function reservoirBand(
   const first = readings[0];
   need(first !== undefined, 'readings', 'No water line has been read. Log where the water ends.');
   const day = (at: Instant) => (msOf(at) - msOf(first.at)) / DAY_MS;
-  const lost = lossCourse(
-    rooms.map((room) => ({
-      from: day(room.from),
-      mlPerDay: tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(room.tempC),
-    })),
+  need(rooms.length > 0, 'rooms', 'No room is given. Say how warm and dry it is where the tube stands.');
+  const lost = accumulation(
+    rooms.slice(1).map((room) => day(room.from)),
+    rooms.map((room) => tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(room.tempC)),
   );
-  const points = readings.map((r) => ({ lost: lost.by(day(r.at)), ml: tubeVolumeMl(tube, r.mm) }));
+  const points = readings.map((r) => ({ lost: lost.gathered(day(r.at)), ml: tubeVolumeMl(tube, r.mm) }));
   const errorMl = (Math.PI * (tube.boreMm / 2) ** 2 * READING_ERROR_MM) / 1000;
   const startFor = (k: number) => mean(points.map((p) => p.ml + k * p.lost));
 
@@ -83,7 +82,7 @@ export function reservoirBand(
   const nowDay = day(now);
   const kAt = (share: number) => Math.exp(weightedQuantile(GRID, weights, share));
   const [low, middle, high] = [kAt(0.1), kAt(0.5), kAt(0.9)];
-  const leftFor = (k: number) => startFor(k) - k * lost.by(nowDay);
+  const leftFor = (k: number) => startFor(k) - k * lost.gathered(nowDay);
   const dry = (k: number): Instant | null => {
     const days = lost.dayOf(startFor(k) / k) - nowDay;
     return days > 3650 ? null : instantOf(msOf(now) + days * DAY_MS);
@@ -128,38 +127,6 @@ interface RoomThen {
   from: Instant;
   tempC: number;
   roomRelHumidity: number;
-}
-
-/** Calculated loss over the days, piece by piece; 0 on day 0. */
-function lossCourse(pieces: readonly { from: number; mlPerDay: number }[]) {
-  need(pieces.length > 0, 'rooms', 'No room is given. Say how warm and dry it is where the tube stands.');
-  const rate = (i: number) => (pieces[i] as { mlPerDay: number }).mlPerDay;
-  const start = (i: number) => (pieces[i] as { from: number }).from;
-  const pieceOn = (day: number): number => {
-    let i = pieces.length - 1;
-    while (i > 0 && start(i) > day) i--;
-    return i;
-  };
-  // from an arbitrary zero at the beginning of the first piece
-  const sums = [0];
-  for (let i = 1; i < pieces.length; i++)
-    sums.push((sums[i - 1] as number) + rate(i - 1) * (start(i) - start(i - 1)));
-  const raw = (day: number) => {
-    const i = pieceOn(day);
-    return (sums[i] as number) + rate(i) * (day - start(i));
-  };
-  const zero = raw(0);
-  return {
-    by: (day: number) => raw(day) - zero,
-    rateOn: (day: number) => rate(pieceOn(day)),
-    /** The day by which so much is lost; Infinity in air that takes no water. */
-    dayOf: (ml: number): number => {
-      const target = ml + zero;
-      let i = pieces.length - 1;
-      while (i > 0 && (sums[i] as number) > target) i--;
-      return rate(i) > 0 ? start(i) + (target - (sums[i] as number)) / rate(i) : Infinity;
-    },
-  };
 }
 
 /** Where the line stood, or will stand, at another moment by the same reckoning, mm from the closed end. */

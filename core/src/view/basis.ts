@@ -10,12 +10,15 @@ import {
   type Learned,
   type QueenLedger,
 } from '../founding';
+import type { PlaceRecord } from '../climate';
 import type { Housing } from '../housing';
 import type { Entry } from '../log';
-import { instantOf, type Instant } from '../quantity';
+import { addDays, instantOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
+  asMeasured,
+  recordOf,
   roomsOfStays,
   temperatureOfStays,
   thermometerErrorC,
@@ -35,6 +38,8 @@ export interface QueenFacts {
   /** Every place she has stood in, this one too; others may be among them. */
   places: Place[];
   entries: Entry[];
+  /** What was measured at these places. */
+  measured?: PlaceRecord[];
 }
 
 export interface ViewOptions {
@@ -58,6 +63,8 @@ export type Lesson = { profileId: string; stages: KindEvidence } | null;
 /** What an outlook rests on besides her log. */
 export interface Basis {
   kinds: { profileId: string; weight: number; namedBy: string | null; profile: SpeciesProfile }[];
+  /** Her place as it is now: as it was measured, where it was. */
+  place: Place;
   /** How warm she has stood and will stand, with the waking that keepers give where none is planned. */
   temperature: Temperature;
   /** Where her tube has stood, and as her place is planned will stand. */
@@ -77,16 +84,23 @@ export interface LearnedFrom {
 /** A guess or a likely name leaves more room: spreads are so many times as wide. Priors. */
 const LOOSER = { certain: 1, likely: 1.08, guess: 1.3 } as const;
 
+/** So long before she came brood that came with her may have been laid, at the most, days. */
+const BEFORE_HER_DAYS = 200;
+
 /** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
 export function basisOf(
-  { queen, place, places }: QueenFacts,
+  { queen, place, places, measured: records = [] }: QueenFacts,
   known: QueenLedger,
   settings: KeeperSettings,
   now: Instant,
   { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
 ): Basis {
   const stays = staysOf(known, queen, places, place);
-  const stood = temperatureOfStays(stays);
+  const { hemisphere } = settings;
+  const since = addDays(known.intake?.at ?? now, -BEFORE_HER_DAYS);
+  const measured = { records, now, hemisphere, since };
+  const stood = temperatureOfStays(stays, measured);
+  const record = recordOf(measured, place.id);
   const sure = known.species?.sure ?? 'guess';
   const from: LearnedFrom = { kind: 0, genus: 0 };
   const kinds = speciesWeights(known.species).map((w) => {
@@ -97,13 +111,14 @@ export function basisOf(
     return { ...w, profile: looser(learnedProfile(profile, taught), LOOSER[sure]) };
   });
   const likeliest = kinds.reduce((a, k) => (k.weight > a.weight ? k : a));
-  const { temperature, waking } = withWaking(stood, likeliest.profile, settings.hemisphere, now);
+  const { temperature, waking } = withWaking(stood, likeliest.profile, hemisphere, now);
   return {
     kinds,
-    rooms: roomsOfStays(stays),
+    place: asMeasured(place, record, temperature, now),
+    rooms: roomsOfStays(stays, measured),
     temperature,
     waking,
-    thermometerErrorC: thermometerErrorC(place),
+    thermometerErrorC: thermometerErrorC(place, record),
     teaches: lesson(known, stood, settings, profileOf),
     learnedFrom: from,
   };

@@ -79,6 +79,7 @@ export function queenView(
     const basis = basisOf(facts, known, settings, now, options);
     view.teaches = basis.teaches;
     view.learnedFrom = basis.learnedFrom;
+    view.tempC = temperatureAt(basis.temperature, now);
     const believed = believe(basis, known, options);
     Object.assign(view, kindsOf(basis), { founder: believed });
     // no founding plan is pretended for a queen that cannot found alone: host workers and host brood are not her own
@@ -102,7 +103,7 @@ export function queenView(
 }
 
 function counselOf(
-  { queen, home, place }: QueenFacts,
+  { queen, home }: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
   known: QueenLedger,
@@ -118,7 +119,7 @@ function counselOf(
     ...(view.founder ? { founder: view.founder } : {}),
     home,
     housing: view.housing,
-    place,
+    place: basis.place,
     rooms: basis.rooms,
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
     spaceSchool: settings.spaceSchool,

@@ -1,7 +1,7 @@
 import { heatOf, type Heat } from '../care';
 import type { KeeperSettings } from '../facts';
 import { WINTER_TEMP_C } from '../season';
-import { temperatureAt, type Temperature } from '../warmth';
+import { stepAt, stepsOf, thenFrom, type Temperature, type WarmthStep } from '../warmth';
 import { outlookOfKinds, type Outlook } from '../founding';
 import { housingOf } from '../housing';
 import { addDays, daysBetween, InputError, instantOf, msOf, within, type Instant } from '../quantity';
@@ -78,27 +78,24 @@ export function whatIf(
 
 /** The warmest that she would stand from now on. */
 function warmestAhead(temperature: Temperature, now: Instant): number {
-  if (typeof temperature === 'number') return temperature;
-  const later = temperature.steps.filter((s) => msOf(s.from) >= msOf(now)).map((s) => s.tempC);
-  return Math.max(temperatureAt(temperature, now), ...later);
+  const warmest = ({ tempC, partsC = [tempC] }: WarmthStep) => Math.max(...partsC);
+  const later = stepsOf(temperature).filter((s) => msOf(s.from) >= msOf(now));
+  return Math.max(warmest(stepAt(temperature, now)), ...later.map(warmest));
 }
 
 /** The same past; from now on warmer, or a winter first. */
 function changed(temperature: Temperature, now: Instant, { warmerC, winterWeeks }: WhatIf): Temperature {
-  const steps =
-    typeof temperature === 'number' ? [{ from: instantOf(0), tempC: temperature }] : temperature.steps;
-  const nowMs = msOf(now);
-  const past = steps.filter((s) => msOf(s.from) < nowMs);
   const spring = addDays(now, winterWeeks * WEEK);
-  const later = steps.filter((s) => msOf(s.from) > msOf(spring));
-  return {
-    steps: [
-      ...past,
-      ...(winterWeeks > 0 ? [{ from: now, tempC: WINTER_C }] : []),
-      { from: spring, tempC: temperatureAt(temperature, spring) + warmerC },
-      ...later.map((s) => ({ ...s, tempC: s.tempC + warmerC })),
-    ],
-  };
+  const warmer = ({ from, tempC, partsC }: WarmthStep): WarmthStep => ({
+    from,
+    tempC: tempC + warmerC,
+    ...(partsC ? { partsC: partsC.map((c) => c + warmerC) } : {}),
+  });
+  const winter = winterWeeks > 0 ? [{ from: now, tempC: WINTER_C }] : [];
+  const later = stepsOf(temperature).filter((s) => msOf(s.from) > msOf(spring));
+  const steps = [{ ...stepAt(temperature, spring), from: spring }, ...later].map(warmer);
+  const { ahead } = typeof temperature === 'number' ? {} : temperature;
+  return { ...thenFrom(temperature, now, [...winter, ...steps]), ...(ahead ? { ahead } : {}) };
 }
 
 function looksAhead({ events }: Outlook, now: Instant, every: number): LooksAhead {

@@ -1,16 +1,20 @@
+export { clockOf, warmthClock, type Off, type WarmthClock } from './clock';
 export { DANGER_C } from './danger';
+export { developmentRate, meanWarmthPerDay, nothingDevelops, warmthPerDay } from './response';
 export {
-  clockOf,
+  stepAt,
+  stepsOf,
   temperatureAt,
-  warmthClock,
+  thenFrom,
   warmthCourse,
+  type Ahead,
+  type Parts,
   type Temperature,
-  type WarmthClock,
   type WarmthCourse,
-} from './clock';
-export { developmentRate, nothingDevelops, warmthPerDay } from './response';
+  type WarmthStep,
+} from './series';
+export { asMeasured, placeTemperature, recordOf, type Measured, type Room } from './places';
 export {
-  placeTemperature,
   ROOM_WARM_C,
   roomsOfStays,
   temperatureOfStays,
@@ -18,6 +22,5 @@ export {
   thermometerErrorC,
   wintersAt,
   withWaking,
-  type Room,
   type Stay,
 } from './stays';

@@ -1,36 +1,35 @@
+import { HALF_RANGES, standardErrorC, type PlaceRecord } from '../climate';
 import type { Place } from '../facts';
 import { instantOf, latest, msOf, type Instant } from '../quantity';
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase } from '../season';
 import type { SpeciesProfile } from '../species';
-import { temperatureAt, type Temperature } from './clock';
 import { nothingDevelops } from './response';
+import { roomAt, roomsAt, type Measured, type Room } from './places';
+import { stepsOf, temperatureAt, thenFrom, type Ahead, type Temperature } from './series';
 
 /**
- * A cheap thermometer is off by up to a degree and a half in eight cases of ten (prior; "one or two degrees" is common
- * practice): standard error of one that nobody checked, of a checked one, and where nobody has measured (off by up to three
- * degrees in eight cases of ten, prior), °C.
+ * Standard error of a thermometer that nobody checked, of a checked one, and where nobody has measured (off by up to three degrees in
+ * eight cases of ten, prior), °C.
  */
-export const THERMOMETER_ERROR_C = { unchecked: 1.17, checked: 0.3, unmeasured: 2.34 } as const;
+export const THERMOMETER_ERROR_C = {
+  unchecked: standardErrorC(HALF_RANGES.tempC),
+  checked: standardErrorC(HALF_RANGES.iceC),
+  unmeasured: standardErrorC(3),
+} as const;
 /** What a room where nobody has measured is taken to have, °C. Prior. */
 export const ROOM_WARM_C = 21;
 
-export const thermometerErrorC = ({ spot }: Pick<Place, 'spot'>): number =>
-  spot?.measured === false
-    ? THERMOMETER_ERROR_C.unmeasured
-    : spot?.thermometerChecked
-      ? THERMOMETER_ERROR_C.checked
-      : THERMOMETER_ERROR_C.unchecked;
-
-/** A place's warmth over time: steady, or cold until the winter ends. */
-export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {
-  if (!place.winter) return place.tempC;
-  return {
-    steps: [
-      { from: instantOf(0), tempC: place.tempC },
-      { from: place.winter.until, tempC: place.winter.thenTempC },
-    ],
-  };
-}
+export const thermometerErrorC = (
+  { spot }: Pick<Place, 'spot'>,
+  record: PlaceRecord | null = null,
+): number =>
+  record
+    ? record.errorC
+    : spot?.measured === false
+      ? THERMOMETER_ERROR_C.unmeasured
+      : spot?.thermometerChecked
+        ? THERMOMETER_ERROR_C.checked
+        : THERMOMETER_ERROR_C.unchecked;
 
 /** One place after another: since when she has stood in each. */
 export interface Stay {
@@ -38,36 +37,34 @@ export interface Stay {
   place: Place;
 }
 
-/** Warmth and dryness of the room from a moment until the next. */
-export interface Room {
-  from: Instant;
-  tempC: number;
-  roomRelHumidity: number;
+/** The rooms that she has stood in, and will stand in as her place is planned; the first also holds before its moment. */
+export function roomsOfStays(stays: readonly Stay[], measured?: Measured): Room[] {
+  return courseOfStays(stays, measured).rooms;
 }
 
-/** The rooms that she has stood in, and will stand in as her place is planned; the first also holds before its moment. */
-export function roomsOfStays(stays: readonly Stay[]): Room[] {
+/** How warm she has stood in place after place, and will stand: as told, and where it was measured, as measured and as it goes on. */
+export function temperatureOfStays(stays: readonly Stay[], measured?: Measured): Temperature {
+  const { rooms, ahead } = courseOfStays(stays, measured);
+  const steps = rooms.map(({ roomRelHumidity: _, ...step }) => step);
+  const [only] = steps;
+  if (steps.length === 1 && only && !only.partsC) return only.tempC;
+  return { steps, ...(ahead ? { ahead } : {}) };
+}
+
+function courseOfStays(stays: readonly Stay[], measured?: Measured): { rooms: Room[]; ahead: Ahead | null } {
+  let ahead: Ahead | null = null;
   const rooms = stays.flatMap(({ from, place }, i): Room[] => {
     const until = stays[i + 1]?.from;
-    const { roomRelHumidity } = place;
-    const within = placeTemperature(place);
-    const later = typeof within === 'number' ? [] : within.steps.filter((s) => msOf(s.from) > msOf(from));
+    const here = roomsAt(place, measured);
+    ahead = here.ahead;
+    const later = here.rooms.filter((s) => msOf(s.from) > msOf(from));
     return [
-      { from, tempC: temperatureAt(within, from), roomRelHumidity },
-      ...later
-        .filter((s) => until === undefined || msOf(s.from) < msOf(until))
-        .map((s) => ({ ...s, roomRelHumidity })),
+      { ...roomAt(here.rooms, from), from },
+      ...later.filter((s) => until === undefined || msOf(s.from) < msOf(until)),
     ];
   });
   // two moves at one moment: the later written holds
-  return rooms.filter((s, i) => msOf(s.from) !== msOf(rooms[i + 1]?.from ?? instantOf(-1)));
-}
-
-/** How warm she has stood in place after place, and will stand. */
-export function temperatureOfStays(stays: readonly Stay[]): Temperature {
-  const [only] = stays;
-  if (stays.length === 1 && only) return placeTemperature(only.place);
-  return { steps: roomsOfStays(stays).map(({ from, tempC }) => ({ from, tempC })) };
+  return { rooms: rooms.filter((s, i) => msOf(s.from) !== msOf(rooms[i + 1]?.from ?? instantOf(-1))), ahead };
 }
 
 const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
@@ -94,21 +91,23 @@ export function withWaking(
   hemisphere: Hemisphere,
   now: Instant,
 ): { temperature: Temperature; waking: Instant | null } {
-  const last = lastOf(temperature);
+  // what is expected of a place goes on for years; what counts is how she stands when it is planned no further
+  const last = standsIn(temperature, now);
   const nothing = { temperature, waking: null };
   const winter = winterAround(now, hemisphere);
   if (!wintersAt(profile, last, true, phaseOf(now, winter))) return nothing;
   // cold outside the winter is a mistake of the place, not a wintering
   if (msOf(now) < msOf(winter.beginFrom)) return nothing;
   const { low, high } = profile.bestTempC.value;
-  const steps =
-    typeof temperature === 'number' ? [{ from: instantOf(0), tempC: temperature }] : temperature.steps;
   // she is still in the cold: what is past cannot be planned
   const waking = latest(winter.wake, now) as Instant;
-  return { temperature: { steps: [...steps, { from: waking, tempC: (low + high) / 2 }] }, waking };
+  return { temperature: thenFrom(temperature, waking, [{ from: waking, tempC: (low + high) / 2 }]), waking };
 }
 
-function lastOf(temperature: Temperature): number {
-  if (typeof temperature === 'number') return temperature;
-  return temperature.steps[temperature.steps.length - 1]?.tempC ?? NaN;
+function standsIn(temperature: Temperature, now: Instant): number {
+  const steps = stepsOf(temperature);
+  const ahead = typeof temperature === 'number' ? undefined : temperature.ahead;
+  return ahead && ahead.until === null
+    ? temperatureAt(temperature, now)
+    : (steps[steps.length - 1]?.tempC ?? NaN);
 }

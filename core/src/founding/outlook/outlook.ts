@@ -19,7 +19,7 @@ import { futuresOf } from './futures';
 import { laterBatches, type Likely, type Part } from './later-batches';
 import { neverLaysPrior } from './never-lays';
 import { merge, resample, type Sample } from './sample';
-import { temperatureAt, THERMOMETER_ERROR_C, type Temperature } from '../../warmth';
+import { stepsOf, temperatureAt, THERMOMETER_ERROR_C, type Temperature } from '../../warmth';
 
 export interface OutlookOptions {
   /** Number of simulated queens; 4,000 when not given. */
@@ -261,9 +261,9 @@ function warmerPast(
 ): Temperature {
   const { low, high } = profile.bestTempC.value;
   const turn = known.lastLook?.at ?? now;
-  const later =
-    typeof temperature === 'number' ? [] : temperature.steps.filter((s) => msOf(s.from) > msOf(turn));
+  const later = stepsOf(temperature).filter((s) => msOf(s.from) > msOf(turn));
   return {
+    ...(typeof temperature === 'number' ? {} : temperature),
     steps: [
       { from: instantOf(0), tempC: (low + high) / 2 },
       { from: turn, tempC: temperatureAt(temperature, turn) },

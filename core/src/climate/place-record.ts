@@ -1,0 +1,126 @@
+import { mean } from 'simple-statistics';
+import type { Probe } from '../facts';
+import { DAY_MS, instantOf, msOf, normalQuantile, type Instant } from '../quantity';
+import { corrected } from './hygrometer';
+import { correctionsOf, type ProbeCorrections } from './probe-check';
+import { dayNumber, HOUR_MS, type Rolled } from './readings';
+
+/** A day is held in so many parts of three hours: fine enough for a mat that goes on and off, small enough to send. */
+export const PARTS_OF_DAY = 8;
+const PART_MS = DAY_MS / PARTS_OF_DAY;
+
+/** What was measured at a place on one day of UTC. */
+export interface MeasuredDay {
+  /** Days since 1970. */
+  day: number;
+  /** Means of its parts, °C; null where nothing was measured. */
+  partsC: (number | null)[];
+  /** Mean humidity, 0..1. */
+  rh: number | null;
+}
+
+/** What was measured at a place by all that lay there, as its checks put it right: the form in which outlooks take it up. */
+export interface PlaceRecord {
+  placeId: string;
+  /** In order; days without a reading are missing. */
+  days: MeasuredDay[];
+  /** The newest reading, and between what it was in the day before it. */
+  latest: { at: Instant; lowC: number; highC: number };
+  /** Standard error of what it tells, °C. */
+  errorC: number;
+}
+
+/** Colder or hotter than that no room is: what shows it is broken, °C. Prior. */
+export const ROOM_C = { min: -15, max: 60 };
+
+/** A probe with the hours in which it was read, in hundredths. */
+export interface ProbeHours {
+  probe: Pick<Probe, 'stays' | 'checks'>;
+  hours: readonly Rolled[];
+}
+
+/** Less than that says nothing of what days are like there, so many parts of three hours. Prior. */
+const PARTS_AT_LEAST = 12;
+/** Days of which less than half was measured leave open what the rest was like: that much more error, °C. Prior. */
+const THIN = { parts: PARTS_OF_DAY / 2, errorC: 1 };
+
+/** @returns null when too little was measured there to say what days are like */
+export function placeRecord(placeId: string, probes: readonly ProbeHours[]): PlaceRecord | null {
+  const here = probes.flatMap(({ probe, hours }) => {
+    const truth = correctionsOf(probe);
+    return hours.flatMap((h) => hourOf(h, truth)).filter((h) => placeAt(probe, h.ms) === placeId);
+  });
+  const byDay = new Map<number, HourHere[]>();
+  for (const h of here) byDay.set(dayNumber(h.ms), [...(byDay.get(dayNumber(h.ms)) ?? []), h]);
+  const days = [...byDay.entries()]
+    .sort(([a], [b]) => a - b)
+    .map(([day, hours]): MeasuredDay => {
+      const inPart = (i: number) =>
+        hours.filter((h) => Math.floor((h.ms - day * DAY_MS) / PART_MS) === i).map((h) => h.meanC);
+      return {
+        day,
+        partsC: Array.from({ length: PARTS_OF_DAY }, (_, i) => meanOf(inPart(i), 100)),
+        rh: meanOf(
+          hours.flatMap((h) => (h.rh === null ? [] : [h.rh])),
+          1000,
+        ),
+      };
+    });
+  const parts = days.reduce((sum, d) => sum + d.partsC.filter((c) => c !== null).length, 0);
+  if (parts < PARTS_AT_LEAST) return null;
+  const newest = here.reduce((ms, h) => Math.max(ms, h.ms), -Infinity);
+  const lately = here.filter((h) => h.ms > newest - DAY_MS);
+  const halfRange = here.reduce((least, h) => Math.min(least, h.errorC), Infinity);
+  const thin = parts / days.length < THIN.parts ? THIN.errorC : 0;
+  return {
+    placeId,
+    days,
+    latest: {
+      // the hour is known, not the minute
+      at: instantOf(newest),
+      lowC: Math.min(...lately.map((h) => h.minC)),
+      highC: Math.max(...lately.map((h) => h.maxC)),
+    },
+    errorC: Math.hypot(standardErrorC(halfRange), thin),
+  };
+}
+
+/** An hour of a probe as its checks put it right. */
+interface HourHere {
+  ms: number;
+  minC: number;
+  meanC: number;
+  maxC: number;
+  rh: number | null;
+  errorC: number;
+}
+
+/** None when the probe cannot have been right. */
+function hourOf({ ms, temp, rh }: Rolled, truth: ProbeCorrections): HourHere[] {
+  if (!temp) return [];
+  const celsius = (centi: number) => corrected(centi / 100, truth.tempC);
+  const meanC = celsius(temp.mean);
+  if (meanC < ROOM_C.min || meanC > ROOM_C.max) return [];
+  const share = rh ? Math.min(1, Math.max(0, corrected(rh.mean / 10_000, truth.rh))) : null;
+  return [
+    { ms, minC: celsius(temp.min), meanC, maxC: celsius(temp.max), rh: share, errorC: truth.tempErrorC },
+  ];
+}
+
+/** Rounded to so many parts of one; null of nothing. */
+const meanOf = (values: readonly number[], per: number): number | null =>
+  values.length > 0 ? Math.round(per * mean(values)) / per : null;
+
+/** Standard error of a figure that lies within this half-range in eight cases of ten. */
+export const standardErrorC = (halfRangeC: number): number => halfRangeC / normalQuantile(0.9);
+
+/** Where a probe lay at a moment; where it lay first also before. */
+function placeAt({ stays }: Pick<Probe, 'stays'>, ms: number): string | null {
+  let place = stays[0]?.placeId ?? null;
+  for (const s of stays) {
+    // an hour belongs to where it lay at its end: it is moved by hand, and the hour of the move counts little
+    if (msOf(s.from) > ms + HOUR_MS) break;
+    place = s.placeId;
+  }
+  return place;
+}

@@ -74,7 +74,9 @@ function halfSwingOf(days: readonly WholeDay[], season: (day: number) => number)
     xy += dx * dy;
     yy += dy * dy;
   });
-  const scatter = Math.max(LEAST_SCATTER_C ** 2, yy / days.length) * GO_TOGETHER_DAYS;
+  // what the year does not explain
+  const rest = xx > 0 ? yy - (xy * xy) / xx : yy;
+  const scatter = Math.max(LEAST_SCATTER_C ** 2, rest / days.length) * GO_TOGETHER_DAYS;
   const prior = 1 / SEASON.errorC ** 2;
   return (xy / scatter + prior * SEASON.halfSwingC) / (xx / scatter + prior);
 }

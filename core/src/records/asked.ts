@@ -4,6 +4,7 @@ import { profilesWith } from '../species/catalogue';
 import { learnedFrom, queenView, withoutOwn, type QueenFacts, type QueenView } from '../view';
 import { OUTLOOK_EVENTS, taughtOf } from '../founding';
 import type { Ask, Verdict } from '../care';
+import { recordsAt } from './measured';
 import type { ReadLog } from './read-log';
 
 /** Everything that is said of a whole log at one moment, as plain data. */
@@ -22,8 +23,10 @@ const DRAWS = 4000;
 export function askLog(log: ReadLog, at: Instant, zone: Zone, draws = DRAWS): Asked {
   const settings = { ...log.settings, zone };
   const profileOf = profilesWith(log.own);
+  const places = new Set(log.queens.flatMap((q) => q.places.map((p) => p.id)));
+  const measured = recordsAt(log.measured, places, at);
   const queens = log.queens
-    .map((q) => ({ ...q, entries: q.entries.filter((e) => Date.parse(e.at) <= Date.parse(at)) }))
+    .map((q) => ({ ...q, measured, entries: q.entries.filter((e) => Date.parse(e.at) <= Date.parse(at)) }))
     .filter((q) => q.entries.length > 0);
   const views = queens.map((q) => queenView(q, settings, at, { draws, profileOf }));
   const lessons = views.map((v) => v.teaches);
@@ -65,6 +68,8 @@ function saidOf({ queen }: QueenFacts, view: QueenView, zone: Zone) {
         )
       : null,
     neverLays: outlook?.neverLays ?? null,
+    tempC: view.tempC,
+    offset: outlook?.offset ?? null,
     inside: outlook?.later
       ? Object.fromEntries(
           MILESTONES.map((m) => {

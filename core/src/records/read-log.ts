@@ -1,9 +1,11 @@
+import type { ProbeHours } from '../climate';
 import { DEFAULT_SETTINGS, type KeeperSettings } from '../facts';
 import { corrected, isWithdrawn, placeIdNow, type Entry } from '../log';
 import { InputError } from '../quantity';
 import type { OwnKind } from '../species';
 import type { QueenFacts } from '../view';
 import { factSchema, type Fact } from './fact';
+import { probeHoursOf } from './measured';
 
 /** A log as it was exported, put together again. */
 export interface ReadLog {
@@ -12,6 +14,8 @@ export interface ReadLog {
   own: OwnKind[];
   /** In the order of their names. */
   queens: QueenFacts[];
+  /** What was measured, probe by probe. */
+  measured: ProbeHours[];
 }
 
 /**
@@ -69,6 +73,7 @@ export function logOf(facts: readonly Fact[]): ReadLog {
   return {
     settings,
     own: [...own.values()],
+    measured: probeHoursOf(facts),
     queens: whole.sort((a, b) => compare(a.queen.label, b.queen.label)),
   };
 }

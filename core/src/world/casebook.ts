@@ -2,13 +2,15 @@ import {
   DEFAULT_SETTINGS,
   homePartSchema,
   placeSchema,
+  probeSchema,
   queenSchema,
   settingsSchema,
   type BodyKind,
 } from '../facts';
 import { usualBody } from '../housing';
 import { entrySchema, type Entry } from '../log';
-import { addDays, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
+import { HOUR_MS } from '../climate';
+import { addDays, DAY_MS, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
 import type { SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
@@ -32,6 +34,20 @@ export interface Situation {
   /** What of her first tube is not as usual; or `{ kind: cell, ... }`, what of another first home is not. */
   tube?: Record<string, unknown>;
   settings?: Record<string, unknown>;
+  /** What a logger showed at her place, or with `elsewhere: true` at the one she is moved to: hour by hour, from day to day. */
+  measured?: {
+    from: number;
+    until: number;
+    /** Mean, and what lies between the coolest and the warmest of a day, °C; so much warmer a day, when it changes. */
+    mean: number;
+    swing?: number;
+    trend?: number;
+    /** Humidity, %. */
+    humidity?: number;
+    /** The logger was checked in melting ice, and was right. */
+    checked?: boolean;
+    elsewhere?: boolean;
+  }[];
   log?: Line[];
   must?: Expectation[];
   mustNot?: Expectation[];
@@ -86,6 +102,9 @@ export interface Expectation {
   endsBy?: number | string;
   restFrom?: number | string;
   restBy?: number | string;
+  /** The middle of the band of her first workers. */
+  workersFrom?: number | string;
+  workersBy?: number | string;
   value?: string;
   above?: number;
   below?: number;
@@ -142,7 +161,40 @@ export function factsOf(s: Situation): Fact[] {
     for (let d = day; d <= (until ?? day); d += every ?? Infinity)
       facts.push({ fact: 'entry', value: entry(d, whole) });
   }
-  return facts;
+  return [...facts, ...measuredFacts(s, zero)];
+}
+
+/** Each stretch is a logger of its own. */
+function measuredFacts({ measured = [] }: Situation, zero: Instant): Fact[] {
+  return measured.flatMap(
+    ({ from, until, mean, swing = 0, trend = 0, humidity, checked, elsewhere }, i): Fact[] => {
+      const id = `018f0000-0000-7000-a000-${String(i + 1).padStart(12, '0')}`;
+      const start = addDays(zero, from);
+      const probe = {
+        id,
+        name: `Logger ${i + 1}`,
+        kind: 'logger',
+        stays: [{ from: start, placeId: elsewhere ? OTHER_PLACE : PLACE }],
+        checks: checked ? [{ what: 'ice', at: start, shownC: 0 }] : [],
+      };
+      const ms = Array.from(
+        { length: Math.round((until - from) * 24) + 1 },
+        (_, h) => msOf(start) + h * HOUR_MS,
+      );
+      // warmest at three in the afternoon
+      const tempC = ms.map(
+        (at) =>
+          mean +
+          (trend * (at - msOf(start))) / DAY_MS +
+          (swing / 2) * Math.cos((2 * Math.PI * (at - 15 * HOUR_MS)) / DAY_MS),
+      );
+      const rh = ms.map(() => (humidity === undefined ? null : humidity / 100));
+      return [
+        { fact: 'probe', value: probeSchema.parse(probe) },
+        { fact: 'readings', value: { probeId: id, ms, tempC, rh } },
+      ];
+    },
+  );
 }
 
 function firstHome(tube: Record<string, unknown> = {}, zero: Instant) {
@@ -269,6 +321,9 @@ function holds(s: Situation, a: Answer, e: Expectation): boolean {
   if (e.anywhere !== undefined && !allTexts(a).some((t) => has(e.anywhere, t))) return false;
   if (e.restFrom !== undefined && !(rest >= at(e.restFrom))) return false;
   if (e.restBy !== undefined && !(rest <= at(e.restBy))) return false;
+  const workers = ms(a.outlook?.workers?.p50 ?? null);
+  if (e.workersFrom !== undefined && !(workers >= at(e.workersFrom))) return false;
+  if (e.workersBy !== undefined && !(workers <= at(e.workersBy))) return false;
   if (e.value !== undefined && !valueHolds(a, e)) return false;
   if (e.verdict !== undefined && !a.verdicts.some((v) => v.id === e.verdict && verdictHolds(v, e)))
     return false;

@@ -44,10 +44,20 @@ export function simulateKind(genus: SpeciesProfile, random: () => number): Speci
   return { ...genus, stages, queenLogSpread: { ...genus.queenLogSpread, value: within.queen } };
 }
 
-/** Days after intake on which one queen's eggs, larvae, pupae and workers first come. */
+/** Hours gone through until so much warmth above a threshold is gathered, from a day on. */
+function daysUntil(warmth: (day: number) => number, from: number, thresholdC: number, degreeDays: number) {
+  let [day, left] = [from, degreeDays];
+  for (; left > 0 && day < from + 1500; day += 1 / 24) left -= Math.max(0, warmth(day) - thresholdC) / 24;
+  return day - from;
+}
+
+/**
+ * Days after intake on which one queen's eggs, larvae, pupae and workers first come.
+ * @param tempC steady, or for each day after intake; never above her best
+ */
 export function simulateQueen(
   profile: SpeciesProfile,
-  tempC: number,
+  tempC: number | ((day: number) => number),
   random: () => number,
   { eatsFirstClutch = 0, weibull = false }: Oddity = {},
 ): number[] {
@@ -59,7 +69,10 @@ export function simulateQueen(
     const shared = stage === 'laying' ? 0 : queen;
     const times = stage === 'laying' && random() < slow.share ? slow.times : 1;
     const own = weibull ? weibullTime(s.logSpread, random()) : Math.exp(s.logSpread * normal());
-    return (times * s.degreeDays * Math.exp(shared) * own) / (tempC - s.thresholdC);
+    const degreeDays = times * s.degreeDays * Math.exp(shared) * own;
+    return typeof tempC === 'number'
+      ? degreeDays / (tempC - s.thresholdC)
+      : daysUntil(tempC, t, s.thresholdC, degreeDays);
   };
   let t = 0;
   return STAGES.map((stage, k) => {

@@ -122,7 +122,7 @@ export interface Rolled {
 }
 
 export const HOUR_MS = 3_600_000;
-const HOURS = 24;
+export const DAY_HOURS = 24;
 /** Figures of an hour: how many readings, then lowest, mean and highest of both measures. */
 const PER_HOUR = 7;
 
@@ -161,8 +161,8 @@ export function rolled(columns: Columns, fromMs: number, spanMs: number, spans: 
 
 /** The hours of a day as they are stored beside its readings, so that both are always in step. */
 export function packedHours({ day, columns }: Day): Uint8Array {
-  const out = new DataView(new ArrayBuffer(2 * HOURS * PER_HOUR));
-  rolled(columns, day * DAY_MS, HOUR_MS, HOURS).forEach((h, i) => {
+  const out = new DataView(new ArrayBuffer(2 * DAY_HOURS * PER_HOUR));
+  rolled(columns, day * DAY_MS, HOUR_MS, DAY_HOURS).forEach((h, i) => {
     const put = (k: number, v: number) => out.setInt16(2 * (PER_HOUR * i + k), v, true);
     put(0, Math.min(h.n, 32_767));
     [h.temp, h.rh].forEach((s, m) => {
@@ -176,7 +176,7 @@ export function packedHours({ day, columns }: Day): Uint8Array {
 
 export function unpackedHours(day: number, bytes: Uint8Array): Rolled[] {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  return Array.from({ length: HOURS }, (_, i) => {
+  return Array.from({ length: DAY_HOURS }, (_, i) => {
     const get = (k: number) => view.getInt16(2 * (PER_HOUR * i + k), true);
     const of = (m: number): Spread | null =>
       get(1 + 3 * m) === NONE ? null : { min: get(1 + 3 * m), mean: get(2 + 3 * m), max: get(3 + 3 * m) };

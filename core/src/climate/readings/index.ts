@@ -1,6 +1,7 @@
 export { columnsOf, fromCenti, lengthOf, NONE, readingsOf, sliced, toCenti, type Columns } from './columns';
 export {
   byDay,
+  DAY_HOURS,
   dayNumber,
   HOUR_MS,
   inColumns,

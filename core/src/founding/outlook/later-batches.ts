@@ -14,7 +14,7 @@ import type { Hemisphere } from '../../season';
 import type { Future } from './futures';
 import type { QueenLedger } from '../ledger/queen-ledger';
 import { blurred } from '../ledger/vanished';
-import type { Sample } from './sample';
+import { partOf, type Sample } from './sample';
 import type { WarmthClock } from '../../warmth';
 
 /** Days from the first pupa until she lays again. Prior; that she does so then is common practice, no source. */
@@ -153,13 +153,6 @@ export function laterBatches(
 }
 
 /** Which species a draw is of. */
-function partOf(sizes: readonly number[], pick: number): number {
-  let k = 0;
-  let end = sizes[0] as number;
-  while (pick >= end && k < sizes.length - 1) end += sizes[++k] as number;
-  return k;
-}
-
 /** How many of a batch have got to a stage by a day: they follow one another over the days that they take to come out. */
 function emerged({ days, size }: Batch, stage: number, day: number): number {
   const start = days[stage] as number;

@@ -15,10 +15,10 @@ import type { QueenLedger } from '../ledger/queen-ledger';
 import { lateCatch } from './late-catch';
 import { missChance } from './detection';
 import { boundsOf, drawAll } from './draws';
-import { futuresOf } from './futures';
+import { futuresOf, type Future } from './futures';
 import { laterBatches, type Likely, type Part } from './later-batches';
 import { neverLaysPrior } from './never-lays';
-import { merge, resample, type Sample } from './sample';
+import { merge, partOf, resample, type Sample } from './sample';
 import { stepsOf, temperatureAt, THERMOMETER_ERROR_C, type Temperature } from '../../warmth';
 
 export interface OutlookOptions {
@@ -73,6 +73,11 @@ export interface Outlook {
   wintersFirst: number;
   /** Chance that a look now would find `next`: there, and not overlooked; 0 when nothing is awaited. */
   found: number;
+  /**
+   * What her own stages say of the thermometer: how much warmer she has stood than it shows, and the standard error of that once her log
+   * has spoken, °C.
+   */
+  offset: { meanC: number; errorC: number };
   /** How many independent draws the weights are worth. */
   effectiveDraws: number;
   /** 1 when the log fits the profile; more when spreads had to be widened so many times over to explain it. */
@@ -315,12 +320,25 @@ function summarise(s: Fitted, goesOn: boolean): Outlook {
     neverLays,
     wintersFirst: ((1 - neverLays) * waits) / draws,
     found: ((1 - neverLays) * found) / draws,
+    offset: offsetOf(s, picks),
     later: goesOn ? beyondFirst(s, picks, at) : null,
     next: known.loss ? null : (next ?? null),
     stillWithout: sample.stillWithout,
     effectiveDraws: sample.effectiveDraws,
     strained: strain,
   };
+}
+
+function offsetOf({ sample, parts }: Fitted, picks: Int32Array): Outlook['offset'] {
+  let [sum, squares] = [0, 0];
+  for (const pick of picks) {
+    const { futures } = parts[partOf(sample.sizes, pick)] as Part;
+    const { offC } = futures[sample.futures[pick] as number] as Future;
+    sum += offC;
+    squares += offC * offC;
+  }
+  const meanC = sum / picks.length;
+  return { meanC, errorC: Math.sqrt(Math.max(0, squares / picks.length - meanC * meanC)) };
 }
 
 function beyondFirst(s: Fitted, picks: Int32Array, at: (day: number) => Instant | null): LaterOutlook {

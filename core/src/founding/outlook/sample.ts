@@ -106,3 +106,11 @@ export function resample(weights: Float64Array, n: number, seed: number): Int32A
   }
   return picks;
 }
+
+/** The species that a draw belongs to. */
+export function partOf(sizes: readonly number[], pick: number): number {
+  let k = 0;
+  let end = sizes[0] as number;
+  while (pick >= end && k < sizes.length - 1) end += sizes[++k] as number;
+  return k;
+}

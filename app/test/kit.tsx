@@ -101,7 +101,8 @@ export class PretendServer {
     if (!written) return null;
     const facts = corrected(written);
     const view = queenView(facts, SETTINGS, now, { draws: 300, profileOf });
-    return { at: now, ...facts, entries: [...facts.entries], view, learned: {} } satisfies QueenDetail;
+    const { measured = [], entries } = facts;
+    return { at: now, ...facts, measured, entries: [...entries], view, learned: {} } satisfies QueenDetail;
   }
 
   /** What was sent there, in order; entries, which go in lists, one by one. */

@@ -41,6 +41,22 @@ export const climateSchema = z.object({
 export type Climate = z.infer<typeof climateSchema>;
 export type ProbeNow = Climate['probes'][number];
 
+/** What was measured at a place, as outlooks take it up. */
+export const placeRecordSchema = z.object({
+  placeId: z.string(),
+  days: z.array(
+    z.object({
+      day: z.number().int().describe('Days since 1970, UTC'),
+      partsC: z.array(z.number().nullable()).describe('Means of three hours each, °C'),
+      rh: z.number().nullable().describe('Mean humidity, 0..1'),
+    }),
+  ),
+  latest: z
+    .object({ at: instant, lowC: z.number(), highC: z.number() })
+    .describe('The newest reading, and between what it was in the day before it'),
+  errorC: z.number().describe('Standard error of what it tells'),
+});
+
 /** What a probe sends by itself: JSON; or plain text, a reading a line: "2026-06-01T12:00:00Z 24.31 55.0". */
 export const pushSchema = z.object({
   readings: z

@@ -8,6 +8,7 @@ import {
 } from '@gentle-burrow/core/facts';
 import { entrySchema, intakeSchema } from '@gentle-burrow/core/log';
 import { z } from 'zod';
+import { placeRecordSchema } from './climate';
 import { instant } from './common';
 import { kindEvidenceSchema, queenViewSchema } from './view';
 
@@ -54,6 +55,9 @@ export const queenDetailSchema = z.object({
   home: homePartSchema.describe('The part she was taken in with'),
   place: placeSchema.describe('Where she stands now'),
   places: z.array(placeSchema).describe('Every place she has stood in'),
+  measured: z
+    .array(placeRecordSchema)
+    .describe('What was measured at these places, as far back as it matters'),
   entries: z.array(entrySchema),
   view: queenViewSchema,
   learned: learnedByKind.describe(

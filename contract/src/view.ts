@@ -240,6 +240,9 @@ export const outlookSchema = z.object({
   neverLays: z.number(),
   wintersFirst: z.number(),
   found: z.number(),
+  offset: z
+    .object({ meanC: z.number(), errorC: z.number() })
+    .describe('How much warmer she has stood than the thermometer shows, by her own stages'),
   effectiveDraws: z.number(),
   strained: z.number(),
 });

@@ -172,6 +172,8 @@ describe('asking about a log from the command line', () => {
         'due',
         'outlook',
         'neverLays',
+        'tempC',
+        'offset',
         'inside',
         'water',
         'watering',

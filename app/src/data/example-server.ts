@@ -4,7 +4,8 @@ import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle
 import type { Entry } from '@gentle-burrow/core/log';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
-import { batchOf, columnsOfBatch, logOf, type Fact, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
+import { batchOf, columnsOfBatch, logOf,
+  recordsAt, type Fact, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KIND_CARDS } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
@@ -57,18 +58,25 @@ export class ExampleServer implements Answering {
 
   private async shelf(): Promise<Shelf> {
     const at = new Date().toISOString();
-    const { queens, settings, own } = logOf(this.facts);
-    const all = await Promise.all(queens.map((q) => projectLocally(q, settings, at, own)));
+    const { queens, settings, own, measured } = this.log(at);
+    const all = await Promise.all(queens.map((q) => projectLocally({ ...q, measured }, settings, at, own)));
     return { at, rows: all.map((p) => p.row).sort(byUrgency) };
   }
 
   private async queen(id: string): Promise<QueenDetail | null> {
     const at = new Date().toISOString();
-    const { queens, settings, own } = logOf(this.facts);
+    const { queens, settings, own, measured } = this.log(at);
     const facts = queens.find((q) => q.queen.id === id);
     if (!facts) return NONE;
-    const { view } = await projectLocally(facts, settings, at, own);
-    return { at, ...facts, view, learned: {} };
+    const whole = { ...facts, measured };
+    const { view } = await projectLocally(whole, settings, at, own);
+    return { at, ...whole, view, learned: {} };
+  }
+
+  private log(at: string) {
+    const log = logOf(this.facts);
+    const places = this.places().map((p) => p.id);
+    return { ...log, measured: recordsAt(log.measured, places, at) };
   }
 
   private stock(): Stock {

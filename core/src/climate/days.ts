@@ -1,4 +1,4 @@
-import { mean } from 'simple-statistics';
+import { mean, median } from 'simple-statistics';
 import { PARTS_OF_DAY, type MeasuredDay } from './place-record';
 
 /** One day with all of its parts, °C: measured, or filled in. */
@@ -32,7 +32,8 @@ export function wholeDays(measured: readonly MeasuredDay[], from: number, to: nu
     }
     const usual = patternOf(around);
     const shifts = (own?.partsC ?? []).flatMap((c, i) => (c === null ? [] : [c - (usual[i] as number)]));
-    const shift = shifts.length > 0 ? mean(shifts) : 0;
+    // one part that stands out says nothing of the rest of the day
+    const shift = shifts.length > 0 ? median(shifts) : 0;
     const parts = usual.map((c, i) => own?.partsC[i] ?? c + shift);
     days.push(dayOf(day, parts, own?.rh ?? null));
   }

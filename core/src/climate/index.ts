@@ -34,7 +34,9 @@ export { degreeDaysOfSpans, summaryOf, type DaysSummary, type TempSpan } from '.
 export { continuationOf, type Continuation } from './continuation';
 export { patternOf, wholeDays, type WholeDay } from './days';
 export {
+  PART_MS,
   PARTS_OF_DAY,
+  placeAt,
   placeRecord,
   ROOM_C,
   standardErrorC,

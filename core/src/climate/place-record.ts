@@ -7,7 +7,7 @@ import { dayNumber, HOUR_MS, type Rolled } from './readings';
 
 /** A day is held in so many parts of three hours: fine enough for a mat that goes on and off, small enough to send. */
 export const PARTS_OF_DAY = 8;
-const PART_MS = DAY_MS / PARTS_OF_DAY;
+export const PART_MS = DAY_MS / PARTS_OF_DAY;
 
 /** What was measured at a place on one day of UTC. */
 export interface MeasuredDay {
@@ -44,33 +44,26 @@ const PARTS_AT_LEAST = 12;
 /** Days of which less than half was measured leave open what the rest was like: that much more error, °C. Prior. */
 const THIN = { parts: PARTS_OF_DAY / 2, errorC: 1 };
 
-/** @returns null when too little was measured there to say what days are like */
-export function placeRecord(placeId: string, probes: readonly ProbeHours[]): PlaceRecord | null {
+/**
+ * @param probes with the hours in which they were read, those of the last day at the least
+ * @param before days known already, of which the hours are not given again
+ * @returns null when too little was measured there to say what days are like
+ */
+export function placeRecord(
+  placeId: string,
+  probes: readonly ProbeHours[],
+  before: readonly MeasuredDay[] = [],
+): PlaceRecord | null {
   const here = probes.flatMap(({ probe, hours }) => {
     const truth = correctionsOf(probe);
     return hours.flatMap((h) => hourOf(h, truth)).filter((h) => placeAt(probe, h.ms) === placeId);
   });
-  const byDay = new Map<number, HourHere[]>();
-  for (const h of here) byDay.set(dayNumber(h.ms), [...(byDay.get(dayNumber(h.ms)) ?? []), h]);
-  const days = [...byDay.entries()]
-    .sort(([a], [b]) => a - b)
-    .map(([day, hours]): MeasuredDay => {
-      const inPart = (i: number) =>
-        hours.filter((h) => Math.floor((h.ms - day * DAY_MS) / PART_MS) === i).map((h) => h.meanC);
-      return {
-        day,
-        partsC: Array.from({ length: PARTS_OF_DAY }, (_, i) => meanOf(inPart(i), 100)),
-        rh: meanOf(
-          hours.flatMap((h) => (h.rh === null ? [] : [h.rh])),
-          1000,
-        ),
-      };
-    });
+  const days = [...before, ...daysOf(here)];
   const parts = days.reduce((sum, d) => sum + d.partsC.filter((c) => c !== null).length, 0);
-  if (parts < PARTS_AT_LEAST) return null;
+  if (parts < PARTS_AT_LEAST || here.length === 0) return null;
   const newest = here.reduce((ms, h) => Math.max(ms, h.ms), -Infinity);
   const lately = here.filter((h) => h.ms > newest - DAY_MS);
-  const halfRange = here.reduce((least, h) => Math.min(least, h.errorC), Infinity);
+  const halfRange = Math.min(...lately.map((h) => h.errorC));
   const thin = parts / days.length < THIN.parts ? THIN.errorC : 0;
   return {
     placeId,
@@ -83,6 +76,29 @@ export function placeRecord(placeId: string, probes: readonly ProbeHours[]): Pla
     },
     errorC: Math.hypot(standardErrorC(halfRange), thin),
   };
+}
+
+function daysOf(hours: readonly HourHere[]): MeasuredDay[] {
+  const byDay = new Map<number, HourHere[]>();
+  for (const h of hours) {
+    const day = byDay.get(dayNumber(h.ms));
+    if (day) day.push(h);
+    else byDay.set(dayNumber(h.ms), [h]);
+  }
+  return [...byDay.entries()]
+    .sort(([a], [b]) => a - b)
+    .map(([day, some]): MeasuredDay => {
+      const parts = Array.from({ length: PARTS_OF_DAY }, (): number[] => []);
+      for (const h of some) parts[Math.floor((h.ms - day * DAY_MS) / PART_MS)]?.push(h.meanC);
+      return {
+        day,
+        partsC: parts.map((p) => meanOf(p, 100)),
+        rh: meanOf(
+          some.flatMap((h) => (h.rh === null ? [] : [h.rh])),
+          1000,
+        ),
+      };
+    });
 }
 
 /** An hour of a probe as its checks put it right. */
@@ -115,7 +131,7 @@ const meanOf = (values: readonly number[], per: number): number | null =>
 export const standardErrorC = (halfRangeC: number): number => halfRangeC / normalQuantile(0.9);
 
 /** Where a probe lay at a moment; where it lay first also before. */
-function placeAt({ stays }: Pick<Probe, 'stays'>, ms: number): string | null {
+export function placeAt({ stays }: Pick<Probe, 'stays'>, ms: number): string | null {
   let place = stays[0]?.placeId ?? null;
   for (const s of stays) {
     // an hour belongs to where it lay at its end: it is moved by hand, and the hour of the move counts little

@@ -16,5 +16,6 @@ export {
   type ReadingBatch,
   type TakenBack,
 } from './reading-batch';
+export { recordsAt } from './measured';
 export { logOf, readFacts, type ReadLog } from './read-log';
 export { askLog, type Asked } from './asked';

@@ -84,8 +84,8 @@ export interface LearnedFrom {
 /** A guess or a likely name leaves more room: spreads are so many times as wide. Priors. */
 const LOOSER = { certain: 1, likely: 1.08, guess: 1.3 } as const;
 
-/** So long before she came brood that came with her may have been laid, at the most, days. */
-const BEFORE_HER_DAYS = 200;
+/** So long before she came brood that came with her may have been laid, at the most, days: what was before matters to nobody. */
+export const BEFORE_HER_DAYS = 200;
 
 /** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
 export function basisOf(

@@ -1,4 +1,11 @@
-export { type Basis, type LearnedFrom, type Lesson, type QueenFacts, type ViewOptions } from './basis';
+export {
+  BEFORE_HER_DAYS,
+  type Basis,
+  type LearnedFrom,
+  type Lesson,
+  type QueenFacts,
+  type ViewOptions,
+} from './basis';
 export { learnedFrom, withoutOwn } from './learned';
 export { queenView, viewHoldsUntil, type QueenView } from './queen-view';
 export { byUrgency } from './by-urgency';

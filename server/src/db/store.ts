@@ -127,9 +127,7 @@ export class Store {
     );
     this.turn = mine.catch(() => {});
     const written = await mine;
-    // no view rests on what a probe measures
-    const told = facts.filter((f) => f.fact !== 'probe' && !ofReadings(f));
-    if (told.length > 0) for (const listen of this.listeners) listen(told);
+    for (const listen of this.listeners) listen(facts);
     return written;
   }
 

@@ -1,9 +1,11 @@
+import { dayNumber, type PlaceRecord } from '@gentle-burrow/core/climate';
 import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
 import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
 import { msOf, type Instant } from '@gentle-burrow/core/quantity';
 import { STAGES, type OwnKind } from '@gentle-burrow/core/species';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import {
+  BEFORE_HER_DAYS,
   byUrgency,
   learnedFrom,
   withoutOwn,
@@ -14,6 +16,7 @@ import {
 } from '@gentle-burrow/core/view';
 import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
+import { PlaceRecords } from './place-records';
 import type { Projector } from './pool';
 import { zoneOf } from '../zone';
 import { circleOf, type Projected } from './project-task';
@@ -35,6 +38,7 @@ export class Views {
   /** Places each queen has stood in, as last read. */
   private readonly stood = new Map<string, Set<string>>();
   /** What each queen's finished stages say of her kind, and whose lessons move her. */
+  private readonly records: PlaceRecords;
   private readonly lessons = new Map<string, { teaches: QueenView['teaches']; learnsFrom: string[] }>();
   private learned: Learned = {};
   private surveyed = false;
@@ -47,12 +51,17 @@ export class Views {
     private readonly store: Store,
     private readonly projector: Projector,
   ) {
+    this.records = new PlaceRecords(store);
     store.onWrite((facts) => this.forget(facts));
   }
 
   private forget(facts: readonly Fact[]): void {
+    const moved = this.records.note(facts);
+    // most of what a probe sends changes nothing that is said
+    if (moved.size === 0 && facts.every((f) => ofClimate(f))) return;
     this.shelfText = null;
     this.writes++;
+    for (const id of moved) this.forgetPlace(id);
     for (const f of facts) {
       if (f.fact === 'settings' || f.fact === 'own-kind') {
         this.epoch++;
@@ -91,6 +100,11 @@ export class Views {
     this.stood.set(queen.id, new Set(places.map((p) => p.id)));
   }
 
+  /** With what was measured where she has stood. */
+  private async withMeasured(facts: QueenFacts): Promise<QueenFacts & { measured: PlaceRecord[] }> {
+    return { ...facts, measured: await this.records.of(facts.places.map((p) => p.id)) };
+  }
+
   private stamp(id: string): string {
     return `${this.epoch}:${this.turns.get(id) ?? 0}`;
   }
@@ -100,8 +114,9 @@ export class Views {
     // what the others teach is known once all have been gone through
     if (!this.surveyed) await this.shelf(now);
     const stamp = this.stamp(id);
-    const [facts] = await this.store.queenFacts([id]);
-    if (!facts) return null;
+    const [written] = await this.store.queenFacts([id]);
+    if (!written) return null;
+    const facts = asFarBackAsItMatters(await this.withMeasured(written));
     this.remember(facts);
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now))
@@ -223,7 +238,8 @@ export class Views {
     const take = async () => {
       for (let chunk = chunks[next++]; chunk; chunk = chunks[next++]) {
         const stamps = chunk.map((id) => this.stamp(id));
-        const facts = await this.store.queenFacts(chunk, { notes: false });
+        const written = await this.store.queenFacts(chunk, { notes: false });
+        const facts = await Promise.all(written.map((f) => this.withMeasured(f)));
         facts.forEach((f) => this.remember(f));
         const done = (await this.projector.run({
           facts,
@@ -247,6 +263,16 @@ export class Views {
     await Promise.all(Array.from({ length: this.projector.size + 1 }, take));
   }
 }
+
+function asFarBackAsItMatters<F extends QueenFacts & { measured: PlaceRecord[] }>(facts: F): F {
+  const first = facts.entries.reduce((ms, e) => Math.min(ms, msOf(e.at)), Infinity);
+  const since = dayNumber(first) - BEFORE_HER_DAYS;
+  const measured = facts.measured.map((r) => ({ ...r, days: r.days.filter((d) => d.day >= since) }));
+  return { ...facts, measured: measured.filter((r) => r.days.length > 0) };
+}
+
+const ofClimate = ({ fact }: Fact): boolean =>
+  fact === 'probe' || fact === 'readings' || fact === 'readings-taken-back';
 
 /** Sums of the same parts differ in their last digits with the order of adding. */
 function sameEvidence(a: KindEvidence = {}, b: KindEvidence = {}): boolean {

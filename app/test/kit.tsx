@@ -44,7 +44,7 @@ export class PretendServer {
   stock: Stock['levels'] = [];
   own: OwnKind[] = [];
   learned: Learned = {};
-  climate: Climate = { probes: [], alarms: [] };
+  climate: Climate = { probes: [], reckoned: [], alarms: [] };
   series: Series | null = null;
 
   constructor(readonly queens: QueenFacts[]) {

@@ -26,6 +26,16 @@ export const climateSchema = z.object({
       tokenMadeAt: instant.nullable().describe('Since when it may send by itself; null: it may not'),
     }),
   ),
+  reckoned: z
+    .array(
+      z.object({
+        placeId: z.string(),
+        tempC: z.number(),
+        roomRelHumidity: z.number(),
+        measuredSince: instant,
+      }),
+    )
+    .describe('Where what is measured counts and not what was told: with what queens are reckoned there now'),
   alarms: z.array(
     z.object({
       placeId: z.string(),
@@ -56,6 +66,9 @@ export const placeRecordSchema = z.object({
     .describe('The newest reading, and between what it was in the day before it'),
   errorC: z.number().describe('Standard error of what it tells'),
 });
+
+export const measuredSchema = z.object({ record: placeRecordSchema.nullable() });
+export type MeasuredAt = z.infer<typeof measuredSchema>;
 
 /** What a probe sends by itself: JSON; or plain text, a reading a line: "2026-06-01T12:00:00Z 24.31 55.0". */
 export const pushSchema = z.object({

@@ -409,6 +409,9 @@ export const queenViewSchema = z.object({
   teaches: z.object({ profileId: z.string(), stages: kindEvidenceSchema }).nullable(),
   learnedFrom: z.object({ kind: z.number().int(), genus: z.number().int() }),
   tempC: z.number(),
+  warmth: z
+    .object({ measuredSince: instant.nullable(), errorC: z.number() })
+    .describe('Since when it was measured (null: it was told), and the standard error of who measured'),
   housing: housingSchema,
   part: homePartSchema.describe('The part she lives in now'),
   ledger: ledgerSchema,

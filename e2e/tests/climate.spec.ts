@@ -19,6 +19,14 @@ let folder: string;
 test.beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-logger-'))));
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
+interface Detail {
+  view: {
+    tempC: number;
+    warmth: { measuredSince: string | null };
+    outlook: { events: { firstBatchEnd: { band: { p50: string } } } };
+  };
+}
+
 interface Climate {
   probes: { probe: { id: string; name: string }; latest: { at: string; tempC: number; rh: number } | null }[];
   alarms: { id: string }[];
@@ -89,6 +97,48 @@ test('a logger’s file: columns seen and put right, what cannot be used told by
   await page.getByRole('button', { name: 'Read the rows' }).click();
   await expect(page.getByText(/^Line 11: A quotation mark is opened here and never closed/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
+});
+
+test('what a logger measured re-dates the queens that stand there; another place can be tried, and nothing is written', async ({
+  page,
+  demo,
+}) => {
+  const file = join(folder, 'pantry.csv');
+  const world = '--days 50 --every 1800 --seed 7 --mean 17 --season 0'.split(' ');
+  await logger('--out', file, ...world);
+  const { rows } = await demo.api<{ rows: { queen: { id: string; label: string } }[] }>('/shelf');
+  const queen = rows.find((r) => r.queen.label === 'M1')?.queen;
+  const outlook = async () => {
+    const { view } = await demo.api<Detail>(`/queens/${queen?.id}`);
+    return { ...view, batch: Date.parse(view.outlook.events.firstBatchEnd.band.p50) };
+  };
+  const told = await outlook();
+  expect([told.tempC, told.warmth.measuredSince]).toEqual([21, null]);
+
+  await toPlace(page, demo, /Pantry shelf/);
+  await newLogger(page, 'Pantry logger');
+  await page.getByLabel('A file of Pantry logger').setInputFiles(file);
+  await page.getByRole('button', { name: 'Read the rows' }).click();
+  await page.getByRole('button', { name: /^Keep [\d,]+ readings$/ }).click();
+  await expect(page.getByText(/readings are new/)).toBeVisible();
+  await expect(page.getByText(/^Reckoned as measured, 1\d(\.\d)? °C/)).toBeVisible();
+
+  await page.goto(`${demo.url}/queens/${queen?.id}/ahead`);
+  await expect(page.getByText(/^Warmth as it was measured at Pantry shelf since/)).toBeVisible();
+  const measured = await outlook();
+  expect(measured.tempC).toBeLessThan(19);
+  // four degrees less than was told: it takes her days longer
+  expect(measured.batch).toBeGreaterThan(told.batch + 2 * 86_400_000);
+
+  await page.getByRole('button', { name: 'What if?' }).click();
+  await page.getByRole('radio', { name: 'Winter box' }).click();
+  await expect(page.getByText(/^what if: /).first()).toBeVisible();
+  await page.getByRole('slider', { name: 'Wintered' }).fill('10');
+  await page.getByRole('slider', { name: 'Her winter begins' }).fill('4');
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'As it is' }).click();
+  await expect(page.getByRole('radio', { name: 'Pantry shelf. as it is' })).toBeChecked();
+  expect((await outlook()).batch).toBe(measured.batch);
 });
 
 test('a logger sends by itself: it is seen at once; heat is told where it stands and on the first page, until it is over', async ({

@@ -233,6 +233,7 @@ describe('resources', () => {
       '/api/photos/{id}/thumb',
       '/api/places',
       '/api/places/{id}',
+      '/api/places/{id}/measured',
       '/api/probes/{id}',
       '/api/probes/{id}/push',
       '/api/probes/{id}/readings.csv',

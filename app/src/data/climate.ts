@@ -1,4 +1,4 @@
-import type { Climate, ProbeNow, Series } from '@gentle-burrow/contract';
+import type { Climate, MeasuredAt, ProbeNow, Series } from '@gentle-burrow/contract';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -11,7 +11,7 @@ export const CLIMATE_KEY = ['climate'];
 const ANEW_MS = 60_000;
 
 /** Whatever measures with what it shows now, and what is wrong at the places; with what still waits to be sent. */
-export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; known: boolean; failed: boolean } {
+export function useClimate(): Climate & { known: boolean; failed: boolean } {
   const items = useOutbox();
   const { data, isError } = useQuery({
     queryKey: [...CLIMATE_KEY, 'now'],
@@ -21,6 +21,7 @@ export function useClimate(): { probes: ProbeNow[]; alarms: Climate['alarms']; k
   return useMemo(
     () => ({
       probes: withWaiting(data?.probes ?? [], items),
+      reckoned: data?.reckoned ?? [],
       alarms: data?.alarms ?? [],
       known: data !== undefined,
       failed: isError && data === undefined,
@@ -66,6 +67,16 @@ export const placeIdOf = ({ stays }: Probe): string | null => stays[stays.length
 /** Probes that lie at a place now. */
 export const lyingAt = (probes: readonly ProbeNow[], placeId: string): ProbeNow[] =>
   probes.filter(({ probe }) => placeIdOf(probe) === placeId);
+
+/** What was measured at a place, as outlooks take it up; undefined until it is known. */
+export function useMeasured(placeId: string | null): MeasuredAt['record'] | undefined {
+  const { data } = useQuery({
+    queryKey: [...CLIMATE_KEY, 'measured', placeId],
+    queryFn: () => call<MeasuredAt>(`/places/${placeId}/measured`),
+    enabled: placeId !== null,
+  });
+  return data?.record;
+}
 
 /** How far back a chart reaches, and in how many columns. */
 export interface Stretch {

@@ -2,6 +2,7 @@ import type { Climate, NewQueen, QueenDetail, QueenPatch, Series, Shelf, Stock }
 import { inColumns, readingsOf, rolled, without, type Reading, type Spread } from '@gentle-burrow/core/climate';
 import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import { reckonedPlaces } from '@gentle-burrow/core/warmth';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { batchOf, columnsOfBatch, logOf,
@@ -42,7 +43,7 @@ export class ExampleServer implements Answering {
       case 'learned':
         return { learned: {} };
       case 'places':
-        return { places: this.places() };
+        return id ? { record: this.log(new Date().toISOString()).measured.find((r) => r.placeId === id) ?? null } : { places: this.places() };
       case 'climate':
         return this.climate();
       case 'probes':
@@ -102,8 +103,10 @@ export class ExampleServer implements Answering {
   /** What the made-up loggers show; nothing is wrong at the made-up places. */
   private climate(): Climate {
     const now = Date.now();
+    const { measured, settings } = this.log(new Date(now).toISOString());
     return {
       alarms: [],
+      reckoned: reckonedPlaces(this.places(), measured, new Date(now).toISOString(), settings.hemisphere),
       probes: latest(this.facts.flatMap((f) => (f.fact === 'probe' ? [f.value] : []))).map((probe) => {
         const last = this.readingsOf(probe.id)
           .flatMap(readingsOf)

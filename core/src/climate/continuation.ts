@@ -1,7 +1,7 @@
 import { mean } from 'simple-statistics';
-import { DAY_MS } from '../quantity';
 import type { Hemisphere } from '../season';
 import type { WholeDay } from './days';
+import { dayNumber } from './readings';
 
 /** What is expected of a place after it was last measured. */
 export interface Continuation {
@@ -21,7 +21,7 @@ const SPAN_DAYS = 14;
  * A lived-in room goes with the year: so far above its mean at the warmest, about the beginning of August in the north, and how sure that
  * is, °C. Priors; a place's own record moves them.
  */
-const SEASON = { halfSwingC: 1.5, errorC: 1, warmestDay: 212 };
+const SEASON = { halfSwingC: 1.5, errorC: 1, warmest: dayNumber(Date.UTC(2025, 6, 31)) };
 /** Days go with those around them: so many tell as much as one that stands alone. Prior. */
 const GO_TOGETHER_DAYS = 14;
 /** How far a fortnight is from what was expected of it, °C, and as how many fortnights of the place's own record that counts. Priors. */
@@ -58,11 +58,10 @@ export function continuationOf(days: readonly WholeDay[], hemisphere: Hemisphere
 
 /** 1 in the warmest of the year, −1 in the coldest. */
 function yearly(day: number, hemisphere: Hemisphere): number {
-  const date = new Date(day * DAY_MS);
-  const ofYear = (date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY_MS;
-  const turn = Math.cos((2 * Math.PI * (ofYear - SEASON.warmestDay)) / 365.25);
+  const turn = Math.cos((2 * Math.PI * (day - SEASON.warmest)) / YEAR_DAYS);
   return hemisphere === 'north' ? turn : -turn;
 }
+const YEAR_DAYS = 365.2425;
 
 function halfSwingOf(days: readonly WholeDay[], season: (day: number) => number): number {
   const x = days.map((d) => season(d.day));

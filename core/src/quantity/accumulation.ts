@@ -1,3 +1,5 @@
+import { lastNotAfter } from './halving';
+
 /** What gathers at a rate that changes from time to time: warmth in a stage, water out of a tube. 0 on day 0. */
 export interface Accumulation {
   /** What is gathered by a day; before day 0 it is negative. */
@@ -22,14 +24,14 @@ export function accumulation(changes: readonly number[], rates: readonly number[
     sums[i] =
       (sums[i - 1] as number) + (rates[i] as number) * ((changes[i] as number) - (changes[i - 1] as number));
   const raw = (day: number): number => {
-    const i = lastNotAfter(changes, day);
+    const i = lastNotAfter(changes.length, (k) => changes[k] as number, day);
     if (i < 0) return first * (day - beginning);
     return (sums[i] as number) + (rates[i + 1] as number) * (day - (changes[i] as number));
   };
   const zero = raw(0);
   return {
     gathered: (day) => raw(day) - zero,
-    rateOn: (day) => rates[lastNotAfter(changes, day) + 1] as number,
+    rateOn: (day) => rates[lastNotAfter(changes.length, (k) => changes[k] as number, day) + 1] as number,
     dayOf: (gathered) => {
       const target = gathered + zero;
       if (target <= 0) return first > 0 ? beginning + target / first : beginning;
@@ -54,16 +56,4 @@ function steady(rate: number): Accumulation {
     rateOn: () => rate,
     dayOf: (gathered) => (rate > 0 ? gathered / rate : gathered <= 0 ? 0 : Infinity),
   };
-}
-
-/** The last of values in order that is not after one; -1 when all are. */
-function lastNotAfter(values: readonly number[], value: number): number {
-  let low = -1;
-  let high = values.length - 1;
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if ((values[middle] as number) <= value) low = middle;
-    else high = middle - 1;
-  }
-  return low;
 }

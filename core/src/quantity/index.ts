@@ -23,6 +23,7 @@ export {
   type CountWord,
 } from './count';
 export { accumulation, type Accumulation } from './accumulation';
+export { lastNotAfter } from './halving';
 export { interval, type Interval } from './interval';
 export { bandOfSorted, quantileSorted, type Band } from './band';
 export { normalBelow, normalQuantile } from './normal';

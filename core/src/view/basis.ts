@@ -10,17 +10,16 @@ import {
   type Learned,
   type QueenLedger,
 } from '../founding';
-import type { PlaceRecord } from '../climate';
+import type { MeasuredDay, PlaceRecord } from '../climate';
 import type { Housing } from '../housing';
 import type { Entry } from '../log';
-import { addDays, instantOf, type Instant } from '../quantity';
+import { addDays, DAY_MS, instantOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
   asMeasured,
   recordOf,
-  roomsOfStays,
-  temperatureOfStays,
+  stoodIn,
   thermometerErrorC,
   withWaking,
   type Room,
@@ -71,6 +70,8 @@ export interface Basis {
   rooms: Room[];
   waking: Instant | null;
   thermometerErrorC: number;
+  /** The first day on which her place was measured, as far back as it matters; null when what is told counts. */
+  measuredSince: Instant | null;
   teaches: Lesson;
   learnedFrom: LearnedFrom;
 }
@@ -99,7 +100,7 @@ export function basisOf(
   const { hemisphere } = settings;
   const since = addDays(known.intake?.at ?? now, -BEFORE_HER_DAYS);
   const measured = { records, now, hemisphere, since };
-  const stood = temperatureOfStays(stays, measured);
+  const { rooms, temperature: stood } = stoodIn(stays, measured);
   const record = recordOf(measured, place.id);
   const sure = known.species?.sure ?? 'guess';
   const from: LearnedFrom = { kind: 0, genus: 0 };
@@ -115,10 +116,11 @@ export function basisOf(
   return {
     kinds,
     place: asMeasured(place, record, temperature, now),
-    rooms: roomsOfStays(stays, measured),
+    rooms,
     temperature,
     waking,
     thermometerErrorC: thermometerErrorC(place, record),
+    measuredSince: record ? instantOf((record.days[0] as MeasuredDay).day * DAY_MS) : null,
     teaches: lesson(known, stood, settings, profileOf),
     learnedFrom: from,
   };

@@ -13,7 +13,7 @@ import { housingOf, partOf, type Housing } from '../housing';
 import { InputError, instantOf, msOf, UTC, type Instant } from '../quantity';
 import { provenanceText, UNKNOWN_ID } from '../species';
 import { speciesProfile } from '../species/catalogue';
-import { placeTemperature, temperatureAt } from '../warmth';
+import { placeTemperature, temperatureAt, thermometerErrorC } from '../warmth';
 import {
   basisOf,
   knownOf,
@@ -38,6 +38,8 @@ export interface QueenView {
   learnedFrom: LearnedFrom;
   /** How warm she stands now, °C. */
   tempC: number;
+  /** Since when that has been measured at her place (null: it was told), and the standard error of who measured, °C. */
+  warmth: { measuredSince: Instant | null; errorC: number };
   /** What is joined to what, and who lives where. */
   housing: Housing;
   /** The part she lives in now. */
@@ -69,6 +71,7 @@ export function queenView(
     teaches: null,
     learnedFrom: { kind: 0, genus: 0 },
     tempC: temperatureAt(placeTemperature(place), now),
+    warmth: { measuredSince: null, errorC: thermometerErrorC(place) },
     housing: home,
     part: partOf(home, home.home)?.part ?? facts.home,
     outlook: null,
@@ -80,6 +83,7 @@ export function queenView(
     view.teaches = basis.teaches;
     view.learnedFrom = basis.learnedFrom;
     view.tempC = temperatureAt(basis.temperature, now);
+    view.warmth = { measuredSince: basis.measuredSince, errorC: basis.thermometerErrorC };
     const believed = believe(basis, known, options);
     Object.assign(view, kindsOf(basis), { founder: believed });
     // no founding plan is pretended for a queen that cannot found alone: host workers and host brood are not her own

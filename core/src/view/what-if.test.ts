@@ -21,7 +21,14 @@ const facts: QueenFacts = {
   entries: [entry(0, { kind: 'intake' }), look(8, [0, 0, 0, 0]), look(14, [6, 0, 0, 0])],
 };
 const NOW = day(16);
-const AS_IT_IS: WhatIf = { warmerC: 0, winterWeeks: 0, lookEveryDays: 14, learn: true };
+const AS_IT_IS: WhatIf = {
+  warmerC: 0,
+  placeId: null,
+  winterWeeks: 0,
+  winterInWeeks: 0,
+  lookEveryDays: 14,
+  learn: true,
+};
 const ask = (change: Partial<WhatIf>) =>
   whatIf(facts, DEFAULT_SETTINGS, NOW, { ...AS_IT_IS, ...change }, { draws: 2000 });
 const workers = (change: Partial<WhatIf>) => ask(change).outlook?.events.workers.band.p50 as Instant;
@@ -41,6 +48,31 @@ test('a winter now puts everything off by about its length', () => {
   const late = daysBetween(workers({}), workers({ winterWeeks: 12 }));
   expect(late).toBeGreaterThan(80);
   expect(late).toBeLessThan(88);
+});
+
+test('a winter that is still to come puts off only what would come after its beginning', () => {
+  const beginning = daysBetween(NOW, workers({}));
+  const none = workers({ winterWeeks: 12, winterInWeeks: Math.ceil(beginning / 7) + 10 });
+  expect(Math.abs(daysBetween(workers({}), none))).toBeLessThan(1);
+  const soon = workers({ winterWeeks: 12, winterInWeeks: 1 });
+  expect(daysBetween(workers({}), soon)).toBeGreaterThan(80);
+});
+
+test("carried to another place she goes at that place's pace, and nothing is written", () => {
+  const cool = { ...place, id: testId(), tempC: 19 };
+  const both = { ...facts, places: [place, cool] };
+  const at = (placeId: string | null) =>
+    whatIf(both, DEFAULT_SETTINGS, NOW, { ...AS_IT_IS, placeId }, { draws: 2000 }).outlook?.events.workers
+      .band.p50 as Instant;
+  expect(daysBetween(at(null), at(cool.id))).toBeGreaterThan(10);
+  expect(at(place.id)).toBe(at(null));
+  expect(both.entries).toHaveLength(3);
+  const hot = { ...place, id: testId(), tempC: 38 };
+  const asked = whatIf({ ...both, places: [place, hot] }, DEFAULT_SETTINGS, NOW, {
+    ...AS_IT_IS,
+    placeId: hot.id,
+  });
+  expect(asked.heat).toBe('danger');
 });
 
 test('fewer looks: fewer spent, later noticed', () => {

@@ -1,18 +1,23 @@
 import { heatOf, type Heat } from '../care';
 import type { KeeperSettings } from '../facts';
+import type { Entry } from '../log';
 import { WINTER_TEMP_C } from '../season';
 import { stepAt, stepsOf, thenFrom, type Temperature, type WarmthStep } from '../warmth';
 import { outlookOfKinds, type Outlook } from '../founding';
 import { housingOf } from '../housing';
-import { addDays, daysBetween, InputError, instantOf, msOf, within, type Instant } from '../quantity';
+import { addDays, daysBetween, InputError, msOf, within, type Instant } from '../quantity';
 import { basisOf, knownOf, seedOf, type QueenFacts, type ViewOptions } from './basis';
 
 /** What the keeper would like to try out, from now on. */
 export interface WhatIf {
   /** Warmer (or cooler) by so many °C, −15 to 15. */
   warmerC: number;
-  /** Wintered from now for so many weeks, 0 to 30; 0 is not at all. */
+  /** Carried now to another of her places; null: she stays. */
+  placeId: string | null;
+  /** Wintered for so many weeks, 0 to 30; 0 is not at all. */
   winterWeeks: number;
+  /** And that in so many weeks, 0 to 52. */
+  winterInWeeks: number;
   /** A look every so many days, 1 to 60. */
   lookEveryDays: number;
   /** With what the keeper's other queens showed, or by the profile alone. */
@@ -39,12 +44,29 @@ export interface WhatIfAnswer {
 const WINTER_C = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
 const WEEK = 7;
 
+/** As if she had been carried there now; nothing of it is written. */
+const carried = (facts: QueenFacts, placeId: string | null, now: Instant): QueenFacts => {
+  const place = facts.places.find((p) => p.id === placeId);
+  if (!place || place.id === facts.place.id) return facts;
+  const { queen } = facts;
+  const move: Entry = {
+    kind: 'move',
+    id: WHAT_IF,
+    queenId: queen.id,
+    at: now,
+    loggedAt: now,
+    placeId: place.id,
+  };
+  return { ...facts, place, entries: [...facts.entries, move] };
+};
+const WHAT_IF = '00000000-0000-4000-8000-000000000000';
+
 /**
  * The outlook as it would be if something were done otherwise from now on. What has been stays as it was.
  * @throws InputError when a figure lies outside its range
  */
 export function whatIf(
-  facts: QueenFacts,
+  given: QueenFacts,
   settings: KeeperSettings,
   now: Instant,
   change: WhatIf,
@@ -52,7 +74,9 @@ export function whatIf(
 ): WhatIfAnswer {
   within(change.warmerC, 'warmerC', 'The change of warmth', { min: -15, max: 15, unit: '°C' });
   within(change.winterWeeks, 'winterWeeks', 'The winter', { min: 0, max: 30, unit: 'weeks' });
+  within(change.winterInWeeks, 'winterInWeeks', 'The wait for winter', { min: 0, max: 52, unit: 'weeks' });
   within(change.lookEveryDays, 'lookEveryDays', 'The time between looks', { min: 1, max: 60, unit: 'days' });
+  const facts = carried(given, change.placeId, now);
   try {
     const known = knownOf(facts, housingOf(facts), now);
     const basis = basisOf(facts, known, { ...settings, learn: change.learn }, now, options);
@@ -84,18 +108,28 @@ function warmestAhead(temperature: Temperature, now: Instant): number {
 }
 
 /** The same past; from now on warmer, or a winter first. */
-function changed(temperature: Temperature, now: Instant, { warmerC, winterWeeks }: WhatIf): Temperature {
-  const spring = addDays(now, winterWeeks * WEEK);
+function changed(
+  temperature: Temperature,
+  now: Instant,
+  { warmerC, winterWeeks, winterInWeeks }: WhatIf,
+): Temperature {
+  const begins = addDays(now, winterWeeks > 0 ? winterInWeeks * WEEK : 0);
+  const spring = addDays(begins, winterWeeks * WEEK);
   const warmer = ({ from, tempC, partsC }: WarmthStep): WarmthStep => ({
     from,
     tempC: tempC + warmerC,
     ...(partsC ? { partsC: partsC.map((c) => c + warmerC) } : {}),
   });
-  const winter = winterWeeks > 0 ? [{ from: now, tempC: WINTER_C }] : [];
-  const later = stepsOf(temperature).filter((s) => msOf(s.from) > msOf(spring));
-  const steps = [{ ...stepAt(temperature, spring), from: spring }, ...later].map(warmer);
+  const all = stepsOf(temperature);
+  const between = (from: Instant, to: Instant | null) => [
+    { ...stepAt(temperature, from), from },
+    ...all.filter((s) => msOf(s.from) > msOf(from) && (to === null || msOf(s.from) < msOf(to))),
+  ];
+  const winter = winterWeeks > 0 ? [{ from: begins, tempC: WINTER_C }] : [];
+  const before = msOf(begins) > msOf(now) ? between(now, begins).map(warmer) : [];
+  const steps = [...before, ...winter, ...between(spring, null).map(warmer)];
   const { ahead } = typeof temperature === 'number' ? {} : temperature;
-  return { ...thenFrom(temperature, now, [...winter, ...steps]), ...(ahead ? { ahead } : {}) };
+  return { ...thenFrom(temperature, now, steps), ...(ahead ? { ahead } : {}) };
 }
 
 function looksAhead({ events }: Outlook, now: Instant, every: number): LooksAhead {

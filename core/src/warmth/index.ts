@@ -15,6 +15,7 @@ export {
 } from './series';
 export { asMeasured, placeTemperature, recordOf, type Measured, type Room } from './places';
 export {
+  reckonedPlaces,
   ROOM_WARM_C,
   roomsOfStays,
   temperatureOfStays,
@@ -22,5 +23,8 @@ export {
   thermometerErrorC,
   wintersAt,
   withWaking,
+  stoodIn,
+  type ReckonedPlace,
   type Stay,
+  type Stood,
 } from './stays';

@@ -1,6 +1,7 @@
 import { mean } from 'simple-statistics';
 import {
   continuationOf,
+  type Continuation,
   dayNumber,
   patternOf,
   wholeDays,
@@ -9,9 +10,9 @@ import {
   type WholeDay,
 } from '../climate';
 import type { Place } from '../facts';
-import { DAY_MS, daysBetween, instantOf, msOf, type Instant } from '../quantity';
+import { DAY_MS, daysBetween, instantOf, lastNotAfter, msOf, type Instant } from '../quantity';
 import type { Hemisphere } from '../season';
-import { stepsOf, temperatureAt, type Ahead, type Temperature, type WarmthStep } from './series';
+import { stepsOf, temperatureAt, type Temperature, type WarmthStep } from './series';
 
 /** A place's warmth over time: steady, or cold until the winter ends. */
 export function placeTemperature(place: Pick<Place, 'tempC' | 'winter'>): Temperature {
@@ -48,65 +49,92 @@ export const recordOf = (
 ): PlaceRecord | null =>
   records.find((r) => r.placeId === placeId && daysBetween(r.latest.at, now) <= RECORD_HOLDS_DAYS) ?? null;
 
-export function roomAt(rooms: readonly Room[], at: Instant): Room {
-  let room = rooms[0] as Room;
-  for (const r of rooms) if (msOf(r.from) <= msOf(at)) room = r;
-  return room;
+/** A room in milliseconds since 1970: hundreds of them are gone through for each queen, and dates are slow to read. */
+export interface RoomSpan extends Omit<Room, 'from'> {
+  fromMs: number;
 }
 
+/** What is expected, in milliseconds; `untilMs` null: for good. */
+export interface AheadSpan {
+  fromMs: number;
+  untilMs: number | null;
+  spreadC: number;
+}
+
+/** The span that holds at a moment; the first also holds before it begins. */
+export const spanAt = (spans: readonly RoomSpan[], ms: number): RoomSpan =>
+  spans[
+    Math.max(
+      0,
+      lastNotAfter(spans.length, (i) => (spans[i] as RoomSpan).fromMs, ms),
+    )
+  ] as RoomSpan;
+
 /** A place over time: as told until it was measured, as measured until it is planned otherwise, else as it goes on. */
-export function roomsAt(place: Place, measured?: Measured): { rooms: Room[]; ahead: Ahead | null } {
+export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[]; ahead: AheadSpan | null } {
   const { roomRelHumidity } = place;
-  const told = stepsOf(placeTemperature(place)).map((s): Room => ({ ...s, roomRelHumidity }));
+  const told = stepsOf(placeTemperature(place)).map(({ from, ...s }): RoomSpan => ({
+    ...s,
+    fromMs: msOf(from),
+    roomRelHumidity,
+  }));
   const record = measured?.records.find((r) => r.placeId === place.id);
-  if (!measured || !record) return { rooms: told, ahead: null };
-  const sinceDay = dayNumber(msOf(measured.since));
-  const first = Math.max(sinceDay, (record.days[0] as MeasuredDay).day);
+  if (!measured || !record) return { spans: told, ahead: null };
+  const first = Math.max(dayNumber(msOf(measured.since)), (record.days[0] as MeasuredDay).day);
   const newest = (record.days[record.days.length - 1] as MeasuredDay).day;
   const days = wholeDays(record.days, first, newest);
-  if (days.length === 0) return { rooms: told, ahead: null };
-  const roomOf = ({ day, partsC, meanC, rh }: Omit<WholeDay, 'rh'> & { rh: number | null }): Room => ({
-    from: instantOf(day * DAY_MS),
+  if (days.length === 0) return { spans: told, ahead: null };
+  const spanOf = ({ day, partsC, meanC, rh }: Continuation['spans'][number]): RoomSpan => ({
+    fromMs: day * DAY_MS,
     tempC: meanC,
     ...(partsC.length > 1 ? { partsC } : {}),
     roomRelHumidity: rh ?? roomRelHumidity,
   });
-  const known = days.flatMap((d, i): Room[] => {
-    const next = days[i + 1]?.day;
+  const known: RoomSpan[] = [];
+  days.forEach((d, i) => {
+    known.push(spanOf(d));
+    const after = (d.day + 1) * DAY_MS;
+    const next = days[i + 1];
     // a gap about which nothing is known is as it was told
-    const gap = next !== undefined && next > d.day + 1;
-    return [
-      roomOf(d),
-      ...(gap
-        ? [{ ...roomAt(told, instantOf((d.day + 1) * DAY_MS)), from: instantOf((d.day + 1) * DAY_MS) }]
-        : []),
-    ];
+    if (next && next.day * DAY_MS > after) known.push({ ...spanAt(told, after), fromMs: after });
   });
   const before = unmeasuredBefore(place, told, days);
-  const plan = place.winter && msOf(place.winter.until) > msOf(measured.now) ? place.winter.until : null;
-  const afterwards = told.filter((s) => plan !== null && msOf(s.from) >= msOf(plan));
-  const upTo = (rooms: Room[]) => rooms.filter((r) => plan === null || msOf(r.from) < msOf(plan));
-  const end = instantOf((newest + 1) * DAY_MS);
+  const endMs = (newest + 1) * DAY_MS;
   if (recordOf(measured, place.id) === null) {
-    const later = told.filter((s) => msOf(s.from) > msOf(end));
-    return { rooms: [...before, ...known, { ...roomAt(told, end), from: end }, ...later], ahead: null };
+    const later = told.filter((s) => s.fromMs > endMs);
+    return { spans: [...before, ...known, { ...spanAt(told, endMs), fromMs: endMs }, ...later], ahead: null };
   }
+  const planMs = plannedUntil(place, measured.now);
   const { spans, spreadC } = continuationOf(days, measured.hemisphere);
+  const asItGoes = [...known, ...spans.map(spanOf)];
   return {
-    rooms: [...before, ...upTo([...known, ...spans.map(roomOf)]), ...afterwards],
-    ahead: { from: end, until: plan, spreadC },
+    spans:
+      planMs === null
+        ? [...before, ...asItGoes]
+        : [
+            ...before,
+            ...asItGoes.filter((s) => s.fromMs < planMs),
+            ...told.filter((s) => s.fromMs >= planMs),
+          ],
+    ahead: { fromMs: endMs, untilMs: planMs, spreadC },
   };
 }
 
+/** Until when the place winters by plan; null when it does not, or no more. */
+function plannedUntil({ winter }: Pick<Place, 'winter'>, now: Instant): number | null {
+  const ms = winter ? msOf(winter.until) : -Infinity;
+  return ms > msOf(now) ? ms : null;
+}
+
 /** Before it was measured it was as told; where nobody had measured, as it was in its first fortnight. */
-function unmeasuredBefore({ spot }: Place, told: readonly Room[], days: readonly WholeDay[]): Room[] {
-  const begins = (days[0] as WholeDay).day * DAY_MS;
-  const past = told.filter((s) => msOf(s.from) < begins);
+function unmeasuredBefore({ spot }: Place, told: readonly RoomSpan[], days: readonly WholeDay[]): RoomSpan[] {
+  const begins = (days[0] as WholeDay).day;
+  const past = told.filter((s) => s.fromMs < begins * DAY_MS);
   if (spot?.measured !== false) return past;
-  const first = days.filter((d) => d.day * DAY_MS < begins + FORTNIGHT_MS);
+  const first = days.filter((d) => d.day < begins + FORTNIGHT_DAYS);
   return past.map((s) => ({ ...s, tempC: mean(first.map((d) => d.meanC)) }));
 }
-const FORTNIGHT_MS = 14 * DAY_MS;
+const FORTNIGHT_DAYS = 14;
 
 /** The place as it was measured of late: what is judged now is what was measured, not what was once told. */
 export function asMeasured(
@@ -116,14 +144,13 @@ export function asMeasured(
   now: Instant,
 ): Place {
   if (!record) return place;
-  const planned = place.winter && msOf(place.winter.until) > msOf(now) ? place.winter : null;
   const fresh = daysBetween(record.latest.at, now) <= LATEST_HOLDS_DAYS;
-  const lately = patternOf(record.days.slice(-14));
+  const lately = patternOf(record.days.slice(-FORTNIGHT_DAYS));
   const { lowC, highC } = fresh ? record.latest : { lowC: Math.min(...lately), highC: Math.max(...lately) };
   return {
     ...place,
     tempC: temperatureAt(temperature, now),
-    winter: planned,
+    winter: plannedUntil(place, now) === null ? null : place.winter,
     spot: { ...place.spot, measured: true, dayLowC: lowC, dayHighC: highC },
   };
 }

@@ -1,4 +1,4 @@
-import { DAY_MS, instantOf, msOf, need, type Instant } from '../quantity';
+import { DAY_MS, instantOf, lastNotAfter, msOf, need, type Instant } from '../quantity';
 import { checkTemp } from './response';
 
 /** Equally long parts of a span, °C: what it did in them, in whatever order. One part: it was steady. */
@@ -67,13 +67,9 @@ export function warmthCourse(temperature: Temperature, origin: Instant): WarmthC
 
 /** The step that holds at a moment. */
 export function stepAt(temperature: Temperature, at: Instant): WarmthStep {
-  const ms = msOf(at);
   const steps = stepsOf(temperature);
-  let step = steps[0];
-  for (const s of steps) {
-    if (msOf(s.from) > ms) break;
-    step = s;
-  }
+  const last = lastNotAfter(steps.length, (i) => msOf((steps[i] as WarmthStep).from), msOf(at));
+  const step = steps[Math.max(0, last)];
   need(step !== undefined, 'temperature', 'No temperature is given. Give at least one step.');
   return step;
 }

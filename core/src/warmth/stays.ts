@@ -1,11 +1,11 @@
 import { HALF_RANGES, standardErrorC, type PlaceRecord } from '../climate';
 import type { Place } from '../facts';
-import { instantOf, latest, msOf, type Instant } from '../quantity';
+import { DAY_MS, instantOf, latest, msOf, type Instant } from '../quantity';
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase } from '../season';
 import type { SpeciesProfile } from '../species';
 import { nothingDevelops } from './response';
-import { roomAt, roomsAt, type Measured, type Room } from './places';
-import { stepsOf, temperatureAt, thenFrom, type Ahead, type Temperature } from './series';
+import { recordOf, spanAt, spansOf, type AheadSpan, type Measured, type Room, type RoomSpan } from './places';
+import { stepsOf, temperatureAt, thenFrom, type Temperature } from './series';
 
 /**
  * Standard error of a thermometer that nobody checked, of a checked one, and where nobody has measured (off by up to three degrees in
@@ -37,35 +37,47 @@ export interface Stay {
   place: Place;
 }
 
-/** The rooms that she has stood in, and will stand in as her place is planned; the first also holds before its moment. */
-export function roomsOfStays(stays: readonly Stay[], measured?: Measured): Room[] {
-  return courseOfStays(stays, measured).rooms;
+/** Where she has stood and will stand, as told, and where it was measured, as measured and as it goes on from there. */
+export interface Stood {
+  temperature: Temperature;
+  /** The same with how dry the air is; the first also holds before its moment. */
+  rooms: Room[];
 }
 
-/** How warm she has stood in place after place, and will stand: as told, and where it was measured, as measured and as it goes on. */
-export function temperatureOfStays(stays: readonly Stay[], measured?: Measured): Temperature {
-  const { rooms, ahead } = courseOfStays(stays, measured);
-  const steps = rooms.map(({ roomRelHumidity: _, ...step }) => step);
-  const [only] = steps;
-  if (steps.length === 1 && only && !only.partsC) return only.tempC;
-  return { steps, ...(ahead ? { ahead } : {}) };
-}
-
-function courseOfStays(stays: readonly Stay[], measured?: Measured): { rooms: Room[]; ahead: Ahead | null } {
-  let ahead: Ahead | null = null;
-  const rooms = stays.flatMap(({ from, place }, i): Room[] => {
-    const until = stays[i + 1]?.from;
-    const here = roomsAt(place, measured);
+export function stoodIn(stays: readonly Stay[], measured?: Measured): Stood {
+  let ahead: AheadSpan | null = null;
+  const spans = stays.flatMap(({ from, place }, i): RoomSpan[] => {
+    const fromMs = msOf(from);
+    const next = stays[i + 1];
+    const untilMs = next ? msOf(next.from) : Infinity;
+    const here = spansOf(place, measured);
     ahead = here.ahead;
-    const later = here.rooms.filter((s) => msOf(s.from) > msOf(from));
-    return [
-      { ...roomAt(here.rooms, from), from },
-      ...later.filter((s) => until === undefined || msOf(s.from) < msOf(until)),
-    ];
+    const later = here.spans.filter((s) => s.fromMs > fromMs && s.fromMs < untilMs);
+    return [{ ...spanAt(here.spans, fromMs), fromMs }, ...later];
   });
-  // two moves at one moment: the later written holds
-  return { rooms: rooms.filter((s, i) => msOf(s.from) !== msOf(rooms[i + 1]?.from ?? instantOf(-1))), ahead };
+  const rooms = spans
+    // two moves at one moment: the later written holds
+    .filter((s, i) => s.fromMs !== spans[i + 1]?.fromMs)
+    .map(({ fromMs, ...room }): Room => ({ ...room, from: instantOf(fromMs) }));
+  return { rooms, temperature: temperatureOf(rooms, ahead) };
 }
+
+function temperatureOf(rooms: Room[], ahead: AheadSpan | null): Temperature {
+  const [only] = rooms;
+  if (rooms.length === 1 && only && !only.partsC) return only.tempC;
+  if (!ahead) return { steps: rooms };
+  const { fromMs, untilMs, spreadC } = ahead;
+  const until = untilMs === null ? null : instantOf(untilMs);
+  return { steps: rooms, ahead: { from: instantOf(fromMs), until, spreadC } };
+}
+
+/** The rooms of these stays alone. */
+export const roomsOfStays = (stays: readonly Stay[], measured?: Measured): Room[] =>
+  stoodIn(stays, measured).rooms;
+
+/** How warm she has stood and will stand in them. */
+export const temperatureOfStays = (stays: readonly Stay[], measured?: Measured): Temperature =>
+  stoodIn(stays, measured).temperature;
 
 const WINTER_PHASES: readonly Phase[] = ['autumn', 'begin', 'winter', 'spring'];
 const DEEP_WINTER: readonly Phase[] = ['begin', 'winter'];
@@ -110,4 +122,31 @@ function standsIn(temperature: Temperature, now: Instant): number {
   return ahead && ahead.until === null
     ? temperatureAt(temperature, now)
     : (steps[steps.length - 1]?.tempC ?? NaN);
+}
+
+/** A place where what is measured counts, and not what was told. */
+export interface ReckonedPlace {
+  placeId: string;
+  tempC: number;
+  roomRelHumidity: number;
+  measuredSince: Instant;
+}
+
+/** With what queens are reckoned now at the places where enough was measured. */
+export function reckonedPlaces(
+  places: readonly Place[],
+  records: readonly PlaceRecord[],
+  now: Instant,
+  hemisphere: Hemisphere,
+): ReckonedPlace[] {
+  return places.flatMap((place) => {
+    const record = recordOf({ records, now }, place.id);
+    const [first] = record?.days ?? [];
+    if (!first) return [];
+    const measuredSince = instantOf(first.day * DAY_MS);
+    const [room] = roomsOfStays([{ from: now, place }], { records, now, hemisphere, since: measuredSince });
+    if (!room) return [];
+    const { tempC, roomRelHumidity } = room;
+    return [{ placeId: place.id, tempC, roomRelHumidity, measuredSince }];
+  });
 }

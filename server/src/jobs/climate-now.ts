@@ -13,6 +13,7 @@ import {
 import type { Probe } from '@gentle-burrow/core/facts';
 import { DAY_MS, instantOf, msOf, type Instant } from '@gentle-burrow/core/quantity';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
+import { reckonedPlaces } from '@gentle-burrow/core/warmth';
 import type { Store } from '../db/store';
 import type { Views } from './views';
 
@@ -22,7 +23,12 @@ const HOUR_MS = 3_600_000;
 
 /** Whatever measures with what it shows now, and what is wrong at the places where it lies. */
 export async function climateNow(store: Store, views: Views, now: Instant): Promise<Climate> {
-  const [probes, latest] = await Promise.all([store.probes(), store.latest()]);
+  const [probes, latest, places, { hemisphere }] = await Promise.all([
+    store.probes(),
+    store.latest(),
+    store.places(),
+    store.settings(),
+  ]);
   const newest = new Map(latest.map((l) => [l.probeId, l]));
   const nowMs = msOf(now);
   const shown = await Promise.all(
@@ -34,6 +40,7 @@ export async function climateNow(store: Store, views: Views, now: Instant): Prom
   );
   return {
     probes: shown.map((s) => s.now),
+    reckoned: reckonedPlaces(places, await views.measuredAt(places.map((p) => p.id)), now, hemisphere),
     alarms: await alarms(store, views, shown, now),
   };
 }

@@ -150,6 +150,11 @@ export class Views {
     return (id) => circleOf(profileOf(id));
   }
 
+  /** What was measured at these places; none of one where too little was. */
+  measuredAt(placeIds: readonly string[]): Promise<PlaceRecord[]> {
+    return this.records.of(placeIds);
+  }
+
   /** Which kinds stand at each place, those that live. */
   async kindsAt(now: Instant): Promise<Map<string, Set<string>>> {
     await this.shelf(now);

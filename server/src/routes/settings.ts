@@ -1,4 +1,4 @@
-import { errorSchema, placeListSchema, settingsSchema } from '@gentle-burrow/contract';
+import { errorSchema, measuredSchema, placeListSchema, settingsSchema } from '@gentle-burrow/contract';
 import { idSchema, placeSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -7,7 +7,7 @@ import type { Services } from '../app';
 import { Refusal } from '../errors';
 
 /** What the keeper has decided, and the places where tubes stand. */
-export async function settingsRoutes(app: FastifyInstance, { store }: Services): Promise<void> {
+export async function settingsRoutes(app: FastifyInstance, { store, views }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
   api.get('/settings', { schema: { tags: ['settings'], response: { 200: settingsSchema } } }, () =>
     store.settings(),
@@ -29,6 +29,18 @@ export async function settingsRoutes(app: FastifyInstance, { store }: Services):
   api.get('/places', { schema: { tags: ['places'], response: { 200: placeListSchema } } }, async () => ({
     places: await store.places(),
   }));
+  api.get(
+    '/places/:id/measured',
+    {
+      schema: {
+        tags: ['places'],
+        summary: 'What was measured there, as outlooks take it up; null where too little was',
+        params: z.object({ id: idSchema }),
+        response: { 200: measuredSchema },
+      },
+    },
+    async ({ params: { id } }) => ({ record: (await views.measuredAt([id]))[0] ?? null }),
+  );
   api.put(
     '/places/:id',
     {

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { usePlaces, useSettings, useSpecies, useStock } from '@/data/queries';
+import { usePlacesAsMeasured } from '@/data/places-as-measured';
+import { useSettings, useSpecies, useStock } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -65,7 +66,7 @@ const START: Draft = {
 export function FillPage() {
   const { value: d, change } = useDraft<Draft>('bench', START);
   const { length, temperature } = usePreferences();
-  const places = usePlaces();
+  const places = usePlacesAsMeasured();
   const settings = useSettings();
   const species = useSpecies();
   const stock = useStock();

@@ -62,6 +62,7 @@ export function PlacePage({ id }: { id: string }) {
 /** What the place is reckoned with and what the spot is like, to be changed. */
 function Spot({ place }: { place: Place }) {
   const { temperature } = usePreferences();
+  const { reckoned } = useClimate();
   const [open, setOpen] = useState(false);
   return (
     <Sheet>
@@ -72,7 +73,7 @@ function Spot({ place }: { place: Place }) {
         <PlaceEditing place={place} old={place} onDone={() => setOpen(false)} />
       ) : (
         <>
-          <Words>{reckonedText(place, temperature)}</Words>
+          <Words>{reckonedText(place, reckoned, temperature)}</Words>
           <Button
             mode="outlined"
             icon="pencil"

@@ -54,7 +54,7 @@ export function PlacesPage() {
 function PlaceLine({ place }: { place: Place }) {
   const p = useBurrow();
   const { temperature } = usePreferences();
-  const { probes } = useClimate();
+  const { probes, reckoned } = useClimate();
   const { answer } = steadiness(place);
   const measured = lyingAt(probes, place.id).find((one) => one.latest !== null);
   return (
@@ -68,7 +68,7 @@ function PlaceLine({ place }: { place: Place }) {
             <Words>{`${readingText(measured.latest, temperature)}, ${agoText(measured.latest.at)}`}</Words>
           ) : null}
           <Words kind="small" soft>
-            {reckonedText(place, temperature)}
+            {reckonedText(place, reckoned, temperature)}
           </Words>
           <Words kind="small" color={answer === 'unsteady' ? p.clay : p.ink}>
             {answer === 'not known'

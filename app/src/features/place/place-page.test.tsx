@@ -57,7 +57,7 @@ afterEach(async () => {
 
 test('a place tells what is measured there now, beside what it is reckoned with', async () => {
   const server = new PretendServer([queen]);
-  server.climate = { probes: [logger()], alarms: [] };
+  server.climate = { probes: [logger()], alarms: [], reckoned: [] };
   show(<PlacesPage />);
   const line = await screen.findByRole('link', { name: new RegExp(place.name) });
   expect(line.textContent).toContain('24.3 °C, 51 % humidity, 4 minutes ago');
@@ -67,7 +67,7 @@ test('a place tells what is measured there now, beside what it is reckoned with'
 
 test('the course is drawn, read out column by column, and told as a table with its gap', async () => {
   const server = new PretendServer([queen]);
-  server.climate = { probes: [logger()], alarms: [] };
+  server.climate = { probes: [logger()], alarms: [], reckoned: [] };
   server.series = week();
   show(<PlacePage id={place.id} />);
   const slider = await screen.findByRole('slider', { name: 'Read at' });
@@ -87,11 +87,25 @@ test('the course is drawn, read out column by column, and told as a table with i
   expect(table.textContent).toContain('–');
 });
 
+test('where enough is measured that counts, and what was told stands beside it', async () => {
+  const server = new PretendServer([queen]);
+  const measuredSince = new Date(Date.now() - 20 * 86_400_000).toISOString();
+  server.climate = {
+    probes: [logger()],
+    alarms: [],
+    reckoned: [{ placeId: place.id, tempC: 22.4, roomRelHumidity: 0.38, measuredSince }],
+  };
+  show(<PlacesPage />);
+  const line = await screen.findByRole('link', { name: new RegExp(place.name) });
+  expect(line.textContent).toContain('as measured, 22.4 °C and 38 % humidity; told were 25 °C and 50 %');
+});
+
 test('an alarm stands on the page of its place with what to do', async () => {
   const server = new PretendServer([queen]);
   const one = logger();
   server.climate = {
     probes: [one],
+    reckoned: [],
     alarms: [
       {
         placeId: place.id,
@@ -128,7 +142,11 @@ test('a reading is written down in two taps: the first makes what it belongs to,
 test('a second reading goes to the thermometer of the first; what waits is shown at once', async () => {
   const server = new PretendServer([queen]);
   const one = logger('By hand');
-  server.climate = { probes: [{ ...one, probe: { ...one.probe, kind: 'by-hand' } }], alarms: [] };
+  server.climate = {
+    probes: [{ ...one, probe: { ...one.probe, kind: 'by-hand' } }],
+    alarms: [],
+    reckoned: [],
+  };
   show(<PlacePage id={place.id} />);
   await screen.findByText('By hand');
   fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
@@ -174,7 +192,7 @@ test('what no thermometer shows is not kept, and says why', async () => {
 test('a hygrometer is checked over table salt: what it should show, what is put right, and undone', async () => {
   const server = new PretendServer([queen]);
   const one = logger();
-  server.climate = { probes: [one], alarms: [] };
+  server.climate = { probes: [one], alarms: [], reckoned: [] };
   show(<PlacePage id={place.id} />);
   fireEvent.click(await screen.findByRole('button', { name: 'More about Shelf logger' }));
   expect(screen.getByText(/^Nobody has checked it/)).toBeTruthy();

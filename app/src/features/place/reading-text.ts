@@ -1,3 +1,4 @@
+import type { Climate } from '@gentle-burrow/contract';
 import { dewPointC, vapourPressureDeficitKPa } from '@gentle-burrow/core/climate';
 import type { Place } from '@gentle-burrow/core/facts';
 import { tempText } from '@/ui/units';
@@ -15,9 +16,15 @@ export function readingText(
     .join(', ');
 }
 
-/** What a place is reckoned with, whatever is measured there. */
-export const reckonedText = ({ tempC, roomRelHumidity }: Place, unit: 'C' | 'F'): string =>
-  `Reckoned with ${tempText(tempC, unit)} and ${Math.round(roomRelHumidity * 100)} % humidity`;
+/** What a place is reckoned with: what was told, or where enough was measured, that. */
+export function reckonedText(place: Place, reckoned: Climate['reckoned'], unit: 'C' | 'F'): string {
+  const text = (r: Pick<Place, 'tempC' | 'roomRelHumidity'>) =>
+    `${tempText(r.tempC, unit)} and ${Math.round(r.roomRelHumidity * 100)} % humidity`;
+  const as = reckoned.find((r) => r.placeId === place.id);
+  return as
+    ? `Reckoned as measured, ${text(as)}; told were ${tempText(place.tempC, unit)} and ${Math.round(place.roomRelHumidity * 100)} %`
+    : `Reckoned with ${text(place)}`;
+}
 
 /** Dew point, and how hungry the air is for water: what settles as dew on cold glass, and what empties tubes. */
 export function airText(tempC: number, rh: number, unit: 'C' | 'F'): string {

@@ -7,6 +7,7 @@ import { Fold } from '@/ui/Fold';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { StageChart } from './StageChart';
+import { WarmthTold } from './WarmthTold';
 import { NAMES } from '@/words/names';
 
 /** What comes next: the bands of every stage, the second batch, and what another warmth would do. */
@@ -30,6 +31,7 @@ export function Ahead({ shown }: { shown: ShownQueen }) {
       </Button>
       <StageChart view={view} facts={facts} />
       <Later shown={shown} />
+      <WarmthTold shown={shown} />
       <Fold title={NAMES.whatIf}>
         <WhatIfPanel shown={shown} />
       </Fold>

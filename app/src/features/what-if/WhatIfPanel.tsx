@@ -1,13 +1,17 @@
 import { lookingSchool } from '@gentle-burrow/core/care';
 import { OUTLOOK_EVENTS, type Outlook } from '@gentle-burrow/core/founding';
-import type { Band, Instant } from '@gentle-burrow/core/quantity';
-import type { WhatIf } from '@gentle-burrow/core/view';
+import type { PlaceRecord } from '@gentle-burrow/core/climate';
+import type { Place } from '@gentle-burrow/core/facts';
+import { addDays, type Band, type Instant } from '@gentle-burrow/core/quantity';
+import type { QueenFacts, WhatIf } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { useOwnKinds, useSettings, type ShownQueen } from '@/data/queries';
+import { useMeasured } from '@/data/climate';
+import { useOwnKinds, usePlaces, useSettings, type ShownQueen } from '@/data/queries';
 import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
 import { Caution } from '@/ui/Sheet';
 import { HEAT_WORDS } from '@/words/heat';
 import { EVENT_TITLES } from '@/words/stages';
@@ -24,11 +28,10 @@ import { useWhatIf } from './use-what-if';
 
 const BAR = 30;
 const DAY = 86_400_000;
-/** Days between looks of each school, as the slider begins. */
 /** With hands off nobody looks for so long. */
 const HANDS_OFF_DAYS = 60;
 
-/** What if she stood warmer, were looked at less, or wintered now? Moves with the sliders; nothing is changed. */
+/** What if she stood warmer or elsewhere, were looked at less, or wintered? Moves with the sliders; nothing is changed. */
 export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const { facts, view } = shown;
   const settings = useSettings();
@@ -38,16 +41,27 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const asItIs: WhatIf = useMemo(
     () => ({
       warmerC: 0,
+      placeId: null,
       winterWeeks: 0,
+      winterInWeeks: 0,
       lookEveryDays: lookingSchool(school).everyDays ?? HANDS_OFF_DAYS,
       learn: settings.learn,
     }),
     [school, settings.learn],
   );
   const [change, setChange] = useState<WhatIf>(asItIs);
+  const places = usePlaces();
+  const place = places.find((p) => p.id === change.placeId && p.id !== facts.place.id);
+  const there = useMeasured(place?.id ?? null);
   const about = useMemo(
-    () => ({ facts, settings, own, learned: shown.learned, now: new Date().toISOString() }),
-    [facts, settings, own, shown.learned],
+    () => ({
+      facts: place ? withPlace(facts, place, there ?? null) : facts,
+      settings,
+      own,
+      learned: shown.learned,
+      now: new Date().toISOString(),
+    }),
+    [facts, place, there, settings, own, shown.learned],
   );
   const told = useWhatIf(about, change);
   const now = new Date();
@@ -60,7 +74,7 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   return (
     <View style={styles.all}>
       <Slide
-        label="Warmer or cooler from today"
+        label="Warmer (a mat) or cooler from today"
         value={change.warmerC}
         min={-10}
         max={10}
@@ -72,8 +86,20 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
         }
         onChange={(warmerC) => set({ warmerC })}
       />
+      {places.length > 1 ? (
+        <Choice
+          label="At another place"
+          options={places.map((p) => ({
+            value: p.id,
+            label: p.name,
+            ...(p.id === facts.place.id ? { hint: 'as it is' } : {}),
+          }))}
+          value={change.placeId ?? facts.place.id}
+          onChange={(placeId) => set({ placeId: placeId === facts.place.id ? null : placeId })}
+        />
+      ) : null}
       <Slide
-        label="Wintered from today"
+        label="Wintered"
         value={change.winterWeeks}
         min={0}
         max={24}
@@ -82,6 +108,18 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
         }
         onChange={(winterWeeks) => set({ winterWeeks })}
       />
+      {change.winterWeeks > 0 ? (
+        <Slide
+          label="Her winter begins"
+          value={change.winterInWeeks}
+          min={0}
+          max={40}
+          text={
+            change.winterInWeeks === 0 ? 'today' : dayText(addDays(about.now, 7 * change.winterInWeeks), now)
+          }
+          onChange={(winterInWeeks) => set({ winterInWeeks })}
+        />
+      ) : null}
       <Slide
         label="A look every"
         value={change.lookEveryDays}
@@ -133,6 +171,13 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
     </View>
   );
 }
+
+/** As far as a what-if needs it: the other place among hers, with what was measured there. */
+const withPlace = (facts: QueenFacts, place: Place, record: PlaceRecord | null): QueenFacts => ({
+  ...facts,
+  places: [...facts.places.filter((p) => p.id !== place.id), place],
+  measured: [...(facts.measured ?? []).filter((r) => r.placeId !== place.id), ...(record ? [record] : [])],
+});
 
 const winterText = (unit: 'C' | 'F'): string => (unit === 'F' ? '44 °F' : '6.5 °C');
 

@@ -30,7 +30,14 @@ class SlowWorker {
   }
 }
 
-const AS_IT_IS: WhatIf = { warmerC: 0, winterWeeks: 0, lookEveryDays: 14, learn: true };
+const AS_IT_IS: WhatIf = {
+  warmerC: 0,
+  placeId: null,
+  winterWeeks: 0,
+  winterInWeeks: 0,
+  lookEveryDays: 14,
+  learn: true,
+};
 const about = {
   facts: madeQueen('W', 20),
   settings: DEFAULT_SETTINGS,

@@ -1,6 +1,6 @@
 import { heatOf } from '@gentle-burrow/core/care';
 import { View } from 'react-native';
-import { usePlaces } from '@/data/queries';
+import { usePlacesAsMeasured } from '@/data/places-as-measured';
 import { useProfileOf } from '@/features/founder/profiles';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -24,7 +24,7 @@ const LARGE_STEP_C = 5;
 function Fields({ shown, draft, change }: FieldsProps<Draft>) {
   const { temperature } = usePreferences();
   const here = shown.facts.place;
-  const places = usePlaces().filter((p) => p.id !== here.id || p.id === draft.was);
+  const places = usePlacesAsMeasured().filter((p) => p.id !== here.id || p.id === draft.was);
   const place = places.find((p) => p.id === draft.placeId);
   const profile = useProfileOf()(shown.view.profileId);
   const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC)] : null;
@@ -46,7 +46,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
         </Caution>
       ) : null}
       <Words kind="small" soft>
-        {place && Math.abs(place.tempC - here.tempC) > LARGE_STEP_C
+        {place && Math.abs(place.tempC - shown.view.tempC) > LARGE_STEP_C
           ? 'A large step: rapid swings harm. Carry her over in stages, and keep the water end away from heat.'
           : 'Carry it level and slowly: a move disturbs her like a look.'}
       </Words>

@@ -142,7 +142,7 @@ export function caseOf(input: CaseInput): Case {
   const other = otherId ? asTube(partNamed(otherId)) : null;
   const rooms = input.rooms ?? roomsOfStays([{ from: part.setUpAt, place }]);
   const lines = (id: string): TubeState => known.elsewhere[id] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube();
-  const watered = wateredOf(home, rooms);
+  const watered = wateredOf(home, rooms, now);
   const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
   return {
     now,
@@ -203,12 +203,12 @@ function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life
 }
 
 /** What is watered by hand for her: what she can reach, and what stands ready for her to move into. */
-function wateredOf(home: Housing, rooms: readonly Room[]): Watered[] {
+function wateredOf(home: Housing, rooms: readonly Room[], at: Instant): Watered[] {
   const reached = reachedFrom(home, home.home);
   return standing(home)
     .filter(({ part: { id } }) => reached.includes(id) || id === home.move?.to)
     .flatMap((now) => {
-      const watering = wateringOf(now, rooms);
+      const watering = wateringOf(now, rooms, at);
       return watering ? [{ now, watering }] : [];
     })
     .sort((a, b) => Number(b.now.part.id === home.home) - Number(a.now.part.id === home.home));

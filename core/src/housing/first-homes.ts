@@ -64,9 +64,11 @@ export const wetting = (
   room: { tempC: number; roomRelHumidity: number },
   now: Instant,
 ): Watering | null =>
-  wateringOf({ part: { ...part, id: '', setUpAt: now } as BodyHome, waterings: [] }, [
-    { from: now, ...room },
-  ]);
+  wateringOf(
+    { part: { ...part, id: '', setUpAt: now } as BodyHome, waterings: [] },
+    [{ from: now, ...room }],
+    now,
+  );
 
 /** Openings, or jolts, that its water costs in a month of thirty days. */
 export const disturbancesPerMonth = ({ everyDays }: Watering): number => 30 / everyDays.p50;

@@ -25,8 +25,8 @@ describe('how often a home is watered', () => {
         fc.double({ min: 1, max: 200, noNaN: true }),
         (t, rh, ml) => {
           const of = (tempC: number, humidity: number, waterMl: number) =>
-            wateringOf({ part: { ...cell, waterMl }, waterings: [] }, [room(tempC, humidity)])?.everyDays
-              .p50 as number;
+            wateringOf({ part: { ...cell, waterMl }, waterings: [] }, [room(tempC, humidity)], ZERO)
+              ?.everyDays.p50 as number;
           expect(of(t + 1, rh, ml)).toBeLessThan(of(t, rh, ml));
           expect(of(t, rh + 0.1, ml)).toBeGreaterThan(of(t, rh, ml));
           expect(of(t, rh, 2 * ml)).toBeCloseTo(2 * of(t, rh, ml), 6);
@@ -37,7 +37,11 @@ describe('how often a home is watered', () => {
 
   test('the band is in order, and narrower with every watering of the keeper’s own', () => {
     const width = (n: number) => {
-      const { everyDays } = wateringOf({ part: cell, waterings: every(3, 'right', n) }, [room(24, 0.5)]) ?? {
+      const { everyDays } = wateringOf(
+        { part: cell, waterings: every(3, 'right', n) },
+        [room(24, 0.5)],
+        ZERO,
+      ) ?? {
         everyDays: { p10: 0, p50: 0, p90: 0 },
       };
       expect(everyDays.p10).toBeLessThan(everyDays.p50);
@@ -49,40 +53,46 @@ describe('how often a home is watered', () => {
   });
 
   test('it is drawn to what the keeper finds: a home that is right every fifth day is watered about every fifth', () => {
-    const learned = wateringOf({ part: cell, waterings: every(5, 'right', 20) }, [room(24, 0.5)]);
+    const learned = wateringOf({ part: cell, waterings: every(5, 'right', 20) }, [room(24, 0.5)], ZERO);
     expect(learned?.from).toBe(20);
     expect(learned?.everyDays.p50).toBeGreaterThan(4.5);
     expect(learned?.everyDays.p50).toBeLessThan(5.3);
     const said = (was: 'dry' | 'right' | 'still-wet') =>
-      wateringOf({ part: cell, waterings: every(5, was, 8) }, [room(24, 0.5)])?.everyDays.p50 as number;
+      wateringOf({ part: cell, waterings: every(5, was, 8) }, [room(24, 0.5)], ZERO)?.everyDays.p50 as number;
     expect(said('dry')).toBeLessThan(said('right'));
     expect(said('right')).toBeLessThan(said('still-wet'));
   });
 
   test('weeks of which nothing was written down teach nothing: she would dry out by them', () => {
-    const fresh = wateringOf({ part: cell, waterings: [] }, [room(24, 0.5)]);
-    const late = wateringOf({ part: cell, waterings: [wet(25), wet(50, 'right')] }, [room(24, 0.5)]);
+    const fresh = wateringOf({ part: cell, waterings: [] }, [room(24, 0.5)], ZERO);
+    const late = wateringOf({ part: cell, waterings: [wet(25), wet(50, 'right')] }, [room(24, 0.5)], ZERO);
     expect(late?.from).toBe(0);
     expect(late?.everyDays).toEqual(fresh?.everyDays);
   });
 
   test('two of one visit teach nothing', () => {
-    expect(wateringOf({ part: cell, waterings: [wet(0.01), wet(0.02)] }, [room(24, 0.5)])?.from).toBe(0);
+    expect(wateringOf({ part: cell, waterings: [wet(0.01), wet(0.02)] }, [room(24, 0.5)], ZERO)?.from).toBe(
+      0,
+    );
   });
 
   test('what was lost in the cold and what is lost in the warm add up', () => {
     const rooms = [room(8, 0.6), { ...room(24, 0.5), from: addDays(ZERO, 4) }];
-    const both = wateringOf({ part: cell, waterings: [] }, rooms)?.dryAt.p50 as Instant;
-    const cold = wateringOf({ part: cell, waterings: [] }, [rooms[0]!])?.everyDays.p50 as number;
-    const warm = wateringOf({ part: cell, waterings: [] }, [rooms[1]!])?.everyDays.p50 as number;
+    const both = wateringOf({ part: cell, waterings: [] }, rooms, ZERO)?.dryAt.p50 as Instant;
+    const cold = wateringOf({ part: cell, waterings: [] }, [rooms[0]!], ZERO)?.everyDays.p50 as number;
+    const warm = wateringOf({ part: cell, waterings: [] }, [rooms[1]!], ZERO)?.everyDays.p50 as number;
     // four days in the cold take four parts of that, the rest goes at the pace of the warm
     expect(daysBetween(ZERO, both)).toBeCloseTo(4 + (1 - 4 / cold) * warm, 6);
   });
 
   test('a tube, and what has no water, is not watered', () => {
-    expect(wateringOf({ part: usualTube('', ZERO), waterings: [] }, [room(24, 0.5)])).toBeNull();
+    expect(wateringOf({ part: usualTube('', ZERO), waterings: [] }, [room(24, 0.5)], ZERO)).toBeNull();
     expect(
-      wateringOf({ part: { ...usualBody('', 'outworld'), setUpAt: ZERO }, waterings: [] }, [room(24, 0.5)]),
+      wateringOf(
+        { part: { ...usualBody('', 'outworld'), setUpAt: ZERO }, waterings: [] },
+        [room(24, 0.5)],
+        ZERO,
+      ),
     ).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import { waterDensityGPerMl } from '../climate';
 import { bodyFloorMm2, type BodyHome } from '../facts';
-import { DAY_MS, instantOf, msOf, type Band, type Instant } from '../quantity';
+import { accumulation, addDays, DAY_MS, msOf, type Band, type Instant } from '../quantity';
 import type { Provenance } from '../species';
 import { waterLossGPerDay } from '../tube';
 import type { PartNow } from './housing';
@@ -129,7 +129,7 @@ function lossMlPerDay(
   const vent = waterLossGPerDay({ boreMm: diameterMm, pathMm: wallMm + (Math.PI * diameterMm) / 4, ...room });
   const face = waterLossGPerDay({ boreMm: FACE_BORE_MM, pathMm: STILL_AIR_MM, ...room });
   const faces = (held.bareMm2 * size) / ((Math.PI / 4) * FACE_BORE_MM ** 2);
-  return (vent * count * Math.sqrt(size) + face * faces) / waterDensityGPerMl(tempC);
+  return (vent * count * Math.sqrt(size) + face * faces) / waterDensityGPerMl(Math.max(0, tempC));
 }
 
 /** A bare face is reckoned as so many round ones of this width, mm. */
@@ -149,17 +149,23 @@ const TENTH = 1.2816;
 /**
  * How often a part is watered, by its area, what it holds, warmth and room air, corrected by the keeper's own waterings: what
  * the air took between two of them against what the source holds, and whether it was found dry, right or still wet.
+ * @param now the moment whose room tells how often it is watered
  * @returns null for a tube, and for a part without water of its own
  */
 export function wateringOf(
   { part, waterings }: Pick<PartNow, 'part' | 'waterings'>,
   rooms: readonly RoomThen[],
+  now: Instant,
 ): Watering | null {
   if (part.kind === 'tube') return null;
   const source = heldBy(part);
   if (source === null) return null;
   const spendMl = usableMl(part, source);
-  const rate = (room: RoomThen): number => lossMlPerDay(part, source, room);
+  const day = (at: Instant): number => (msOf(at) - msOf(part.setUpAt)) / DAY_MS;
+  const lost = accumulation(
+    rooms.slice(1).map((room) => day(room.from)),
+    rooms.map((room) => lossMlPerDay(part, source, room)),
+  );
   const fills: { at: Instant; was: PartNow['waterings'][number]['was'] }[] = [
     { at: part.setUpAt, was: null },
     ...waterings,
@@ -167,7 +173,7 @@ export function wateringOf(
   let [precision, sum, from] = [1 / LOG_SPREAD ** 2, 0, 0];
   fills.forEach(({ at, was }, i) => {
     const before = fills[i - 1];
-    const took = before ? lostBetween(rooms, rate, msOf(before.at), msOf(at)) / spendMl : 0;
+    const took = before ? (lost.gathered(day(at)) - lost.gathered(day(before.at))) / spendMl : 0;
     // two of one visit say nothing; nor does a gap in which it would have been dry several times: it was watered, and not written down
     if (took < LEAST_TOOK || took > MOST_TOOK) return;
     const weight = 1 / (was ? LOG_ERROR.said : LOG_ERROR.unsaid) ** 2;
@@ -178,48 +184,22 @@ export function wateringOf(
   const [middle, spread] = [sum / precision, 1 / Math.sqrt(precision)];
   const held = (z: number): number => spendMl * Math.exp(middle + z * spread);
   const last = fills[fills.length - 1] as { at: Instant };
-  const now = rooms[rooms.length - 1] as RoomThen;
-  const dry = (z: number): Instant | null => dryFrom(rooms, rate, msOf(last.at), held(z));
+  const wetDay = day(last.at);
+  const perDay = lost.rateOn(Math.max(wetDay, day(now)));
+  const dry = (z: number): Instant | null => {
+    const dryDay = lost.dayOf(lost.gathered(wetDay) + held(z));
+    return dryDay - wetDay > HORIZON_DAYS ? null : addDays(part.setUpAt, dryDay);
+  };
   const band = <T>(of: (z: number) => T): Band<T> => ({ p10: of(-TENTH), p50: of(0), p90: of(TENTH) });
   return {
-    everyDays: band((z) => held(z) / rate(now)),
+    everyDays: band((z) => held(z) / perDay),
     lastAt: last.at,
     dryAt: band(dry),
     usableMl: spendMl,
-    lossMlPerDay: rate(now),
+    lossMlPerDay: perDay,
     from,
   };
 }
 
-type Rate = (room: RoomThen) => number;
-
-/** Each room with the span in which it holds; the first also before its moment, the last for good. */
-const spans = (rooms: readonly RoomThen[]): { room: RoomThen; from: number; until: number }[] =>
-  rooms.map((room, i) => ({
-    room,
-    from: i === 0 ? -Infinity : msOf(room.from),
-    until: i + 1 < rooms.length ? msOf((rooms[i + 1] as RoomThen).from) : Infinity,
-  }));
-
-const lostBetween = (rooms: readonly RoomThen[], rate: Rate, fromMs: number, untilMs: number): number =>
-  spans(rooms).reduce((sum, { room, from, until }) => {
-    const days = (Math.min(until, untilMs) - Math.max(from, fromMs)) / DAY_MS;
-    return days > 0 ? sum + rate(room) * days : sum;
-  }, 0);
-
 /** Beyond ten years nothing is told. */
 const HORIZON_DAYS = 3650;
-
-function dryFrom(rooms: readonly RoomThen[], rate: Rate, fromMs: number, ml: number): Instant | null {
-  let left = ml;
-  for (const { room, from, until } of spans(rooms)) {
-    if (until <= fromMs) continue;
-    const start = Math.max(from, fromMs);
-    const perDay = rate(room);
-    const days = perDay > 0 ? left / perDay : Infinity;
-    if (start + days * DAY_MS <= until)
-      return (start - fromMs) / DAY_MS + days > HORIZON_DAYS ? null : instantOf(start + days * DAY_MS);
-    left -= (perDay * (until - start)) / DAY_MS;
-  }
-  return null;
-}

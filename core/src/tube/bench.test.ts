@@ -1,4 +1,4 @@
-import { FILL_SCHOOLS, fillOf, fillTo, tubeVolumeMl } from './index';
+import { FILL_SCHOOLS, fillOf, fillTo, lastingOf, tubeVolumeMl } from './index';
 
 const tube = { boreMm: 14, lengthMm: 150, end: 'round' as const };
 const room = { tempC: 24, roomRelHumidity: 0.5 };
@@ -41,6 +41,27 @@ describe('schools of fill', () => {
     expect(twoThirds!.bodies.low).toBeLessThan(half!.bodies.low);
     // the shorter way of the vapour eats part of what more water gains
     expect(twoThirds!.days.p50 / half!.days.p50).toBeLessThan(twoThirds!.waterMl / half!.waterMl);
+  });
+
+  test('which lasts longest is as reckoned, not as a school holds: in a tube of 150 mm three quarters last shortest', () => {
+    const fills = FILL_SCHOOLS.map((s) =>
+      fillOf({ ...tube, boreMm: 16 }, s.share, 'length', conditions, now),
+    );
+    const [half, twoThirds, threeQuarters] = fills;
+    // by hand: loss goes as one over the way of the vapour, so days as water times way
+    const spends = fills.map((f) => f.waterMl * f.pathMm);
+    expect(half!.days.p50 / threeQuarters!.days.p50).toBeCloseTo(spends[0]! / spends[2]!, 1);
+    expect(lastingOf(fills)).toEqual(['longest', 'between', 'shortest']);
+    expect(twoThirds!.days.p50).toBeGreaterThan(threeQuarters!.days.p50);
+    // the label of a school says what it holds; the order says what is reckoned
+    expect(FILL_SCHOOLS.find((s) => s.holdsLongest)?.id).toBe('three-quarters');
+  });
+
+  test('in a long tube more water does last longer', () => {
+    const long = { ...tube, lengthMm: 400 };
+    const fills = [0.2, 0.5].map((share) => fillOf(long, share, 'length', conditions, now));
+    expect(lastingOf(fills)).toEqual(['shortest', 'longest']);
+    expect(lastingOf([fills[0]!, null, fills[0]!])).toEqual(['alike', null, 'alike']);
   });
 
   test('fifteen to twenty millilitres last several months (common practice, no source)', () => {

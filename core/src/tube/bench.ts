@@ -3,23 +3,34 @@ import type { Span } from '../species';
 import { dropsOf, floodReserveMl, safeStepC } from './flood';
 import { chamberLengthMm, tubeVolumeMl, waterLineForMl, type Plugs, type TubeShape } from './geometry';
 import { reservoirBand } from './reservoir';
+import { freePath } from './water';
 
 export interface FillSchool {
   id: 'half' | 'two-thirds' | 'three-quarters';
   name: string;
   share: number;
-  says: string;
+  /** Its own reason, quoted; what is reckoned may say otherwise. */
+  because: string;
+  /** What it holds of its water: that it lasts longest. */
+  holdsLongest: boolean;
 }
 
 /** How much of a tube is water (common practice, no source). */
 export const FILL_SCHOOLS: readonly FillSchool[] = [
-  { id: 'half', name: 'Half', share: 1 / 2, says: 'leaves her room to grow' },
-  { id: 'two-thirds', name: 'Two thirds', share: 2 / 3, says: 'between the two' },
+  {
+    id: 'half',
+    name: 'Half',
+    share: 1 / 2,
+    because: 'less water leaves her room to grow',
+    holdsLongest: false,
+  },
+  { id: 'two-thirds', name: 'Two thirds', share: 2 / 3, because: 'a little of both', holdsLongest: false },
   {
     id: 'three-quarters',
     name: 'Three quarters',
     share: 3 / 4,
-    says: 'lasts longest, and a tight cell, which queens like',
+    because: 'more water lasts longer, and leaves a tighter chamber, which queens like',
+    holdsLongest: true,
   },
 ];
 
@@ -44,6 +55,8 @@ export interface Fill {
   bodies: Span;
   /** Her cell behind a divider, mm; the whole chamber without one. */
   cellMm: number;
+  /** How far the vapour has to go, as mm of still air. */
+  pathMm: number;
   /** Days of water; Infinity when it would last for more than ten years. */
   days: Band;
   floodReserveMl: number;
@@ -108,6 +121,7 @@ export function fillTo(
     chamberMm,
     bodies,
     cellMm,
+    pathMm: freePath(tube, lineMm, plugs).wholeMm,
     days: { p10: days(water.dryAt.p10), p50: days(water.dryAt.p50), p90: days(water.dryAt.p90) },
     floodReserveMl: reserveMl,
     floodReserveDrops: dropsOf(reserveMl),
@@ -121,4 +135,21 @@ export function fillTo(
             ? 'roomy'
             : 'wide',
   };
+}
+
+/** Where one fill stands among others, by how long its water is reckoned to last. */
+export type Lasting = 'longest' | 'shortest' | 'between' | 'alike';
+
+/** Nearer than that two fills last alike: the spread of the reckoning is far wider. Prior. */
+const ALIKE_TIMES = 1.1;
+
+/** By the middle of their bands, in the order given; null for a fill that cannot be. */
+export function lastingOf(fills: readonly (Pick<Fill, 'days'> | null)[]): (Lasting | null)[] {
+  const days = fills.flatMap((f) => (f ? [f.days.p50] : []));
+  const [least, most] = [Math.min(...days), Math.max(...days)];
+  return fills.map((f) => {
+    if (!f) return null;
+    if (days.length < 2 || most <= least * ALIKE_TIMES) return 'alike';
+    return f.days.p50 === most ? 'longest' : f.days.p50 === least ? 'shortest' : 'between';
+  });
 }

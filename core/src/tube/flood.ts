@@ -2,7 +2,7 @@ import { DANGER_C } from '../warmth/danger';
 import { saturationPressureKPa, STANDARD_PRESSURE_KPA, waterDensityGPerMl } from '../climate';
 import { need, within } from '../quantity';
 import type { Plugs, TubeShape } from './geometry';
-import { checkTube, chamberLengthMm } from './geometry';
+import { checkTube, chamberLengthMm, DRY_SHARE } from './geometry';
 
 /** One drop of a metric dropper, ml: 20 drops to the ml (pharmacopoeia; from memory). */
 export const DROP_ML = 0.05;
@@ -66,8 +66,7 @@ export function safeStepC(
 
 /** Water may stand this deep along a lying chamber before a small queen's brood gets wet. Prior. */
 const STANDING_MM = 1;
-/** Share of a right plug that is still dry, and the share of dry cotton that is air. Priors. */
-const DRY_SHARE = 1 / 3;
+/** The share of dry cotton that is air. Prior. */
 const COTTON_VOID = 0.8;
 
 /**

@@ -18,6 +18,9 @@ export interface Plugs {
 /** Practice, no source: a firm inner plug about as long as a thumbnail, a looser one at the mouth. */
 export const USUAL_PLUGS: Plugs = { innerMm: 15, outerMm: 15 };
 
+/** Share of a right inner plug that is dry: what drinks when water is pushed out, and the first of the vapour's way. Prior. */
+export const DRY_SHARE = 1 / 3;
+
 /** @throws InputError when this cannot be a tube */
 export function checkTube(tube: TubeShape): TubeShape {
   within(tube.boreMm, 'boreMm', "The tube's bore", { min: 3, max: 80, unit: 'mm' });

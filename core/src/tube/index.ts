@@ -9,13 +9,16 @@ export {
 } from './geometry';
 export {
   COTTON_DETOUR,
+  freePath,
   reservoirDays,
   tubeLossGPerDay,
   waterLossGPerDay,
   type Evaporation,
+  type FreePath,
   type RoomConditions,
 } from './water';
 export {
+  LOSS_TIMES,
   reckonedLineMm,
   READING_ERROR_MM,
   reservoirBand,
@@ -24,7 +27,16 @@ export {
 } from './reservoir';
 export { usualTube } from './usual-tube';
 export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
-export { FILL_SCHOOLS, fillOf, fillTo, type Fill, type FillConditions, type FillSchool } from './bench';
+export {
+  FILL_SCHOOLS,
+  fillOf,
+  fillTo,
+  lastingOf,
+  type Fill,
+  type FillConditions,
+  type FillSchool,
+  type Lasting,
+} from './bench';
 export {
   HYGIENE,
   PLUG_SIGNS,

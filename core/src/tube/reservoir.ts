@@ -1,5 +1,14 @@
 import { waterDensityGPerMl } from '../climate';
-import { accumulation, DAY_MS, instantOf, msOf, need, type Band, type Instant } from '../quantity';
+import {
+  accumulation,
+  normalQuantile,
+  DAY_MS,
+  instantOf,
+  msOf,
+  need,
+  type Band,
+  type Instant,
+} from '../quantity';
 import { tubeVolumeMl, waterLineForMl, type Plugs, type TubeShape } from './geometry';
 import { tubeLossGPerDay } from './water';
 
@@ -34,8 +43,13 @@ const PACE_DAYS = 7;
 
 /** Spread of ln(true loss / calculated loss): plug, air pressure, room and reading of the room. Prior. */
 const LOG_LOSS_SPREAD = 0.4;
+/** Before any line is read, eight tubes of ten lose between so many times what is calculated. */
+export const LOSS_TIMES = {
+  low: Math.exp(normalQuantile(0.1) * LOG_LOSS_SPREAD),
+  high: Math.exp(normalQuantile(0.9) * LOG_LOSS_SPREAD),
+} as const;
 /** Standard error of one reading of the water line, mm. Prior. */
-export const READING_ERROR_MM = 1.5;
+export const READING_ERROR_MM = 1;
 /** Width of the middle eight tenths of a normal distribution, in standard deviations. */
 const MIDDLE_EIGHTY = 2.563;
 
@@ -64,7 +78,10 @@ export function reservoirBand(
   need(rooms.length > 0, 'rooms', 'No room is given. Say how warm and dry it is where the tube stands.');
   const lost = accumulation(
     rooms.slice(1).map((room) => day(room.from)),
-    rooms.map((room) => tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(room.tempC)),
+    rooms.map(
+      (room) =>
+        tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(Math.max(0, room.tempC)),
+    ),
   );
   const points = readings.map((r) => ({ lost: lost.gathered(day(r.at)), ml: tubeVolumeMl(tube, r.mm) }));
   const errorMl = (Math.PI * (tube.boreMm / 2) ** 2 * READING_ERROR_MM) / 1000;

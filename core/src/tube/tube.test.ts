@@ -1,7 +1,10 @@
 import { waterDensityGPerMl } from '../climate';
 import { DAY_MS, instantOf, msOf, type Instant } from '../quantity';
+import { truthAt, USUAL_PROBE_WORLD } from '../world/probe';
+import { plainGenerator } from '../world/simulated-queens';
 import {
   chamberLengthMm,
+  freePath,
   reckonedLineMm,
   reservoirBand,
   reservoirDays,
@@ -88,6 +91,29 @@ describe("Stefan's tube", () => {
       expect(days).toBeGreaterThan(75);
       expect(days).toBeLessThan(365);
     }
+  });
+});
+
+describe("the vapour's way out of a closed tube", () => {
+  test('is the dry rim of the plug, the chamber, the outer plug and what the mouth adds', () => {
+    const path = freePath(ROUND, 75, { innerMm: 15, outerMm: 15 });
+    // by hand: a third of 15 mm firm cotton, 45 mm of air, 15 mm loose cotton, π·16/8
+    expect(path.rimMm).toBeCloseTo(5 * 1.8, 9);
+    expect(path.chamberMm).toBe(45);
+    expect(path.outerMm).toBeCloseTo(15 * 1.3, 9);
+    expect(path.mouthMm).toBeCloseTo(6.283, 3);
+    expect(path.wholeMm).toBeCloseTo(79.78, 2);
+  });
+
+  test('so that a tube of usual plugs loses what Stefan gives for that way', () => {
+    // way 60 mm, 24 °C, 50 %: 0.0818 g a day (computed with Massman's diffusivity and IAPWS pressure)
+    const path = freePath(ROUND, 75, USUAL_PLUGS).wholeMm;
+    const loss = tubeLossGPerDay(ROUND, 75, { tempC: 24, roomRelHumidity: 0.5 });
+    expect(Math.abs((loss * path) / 60 / 0.0818 - 1)).toBeLessThan(0.002);
+  });
+
+  test('nothing leaves frozen water', () => {
+    expect(waterLossGPerDay({ boreMm: 16, pathMm: 60, tempC: -3, roomRelHumidity: 0.5 })).toBe(0);
   });
 });
 
@@ -195,6 +221,47 @@ describe('how long the water lasts, with the range', () => {
     expect(woken.lineMm).toBeCloseTo(winter.lineMm, 9);
     expect(daysTo(woken.dryAt.p50)).toBeGreaterThan(60);
     expect(daysTo(woken.dryAt.p50)).toBeLessThan(daysTo(winter.dryAt.p50));
+  });
+
+  test('on 1,000 tubes in rooms that go with the weather the loss is found again, and the 80 % band holds the day for 74–86 %', () => {
+    const random = plainGenerator(77);
+    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    let [inside, found] = [0, 0];
+    const tubes = 1000;
+    for (let i = 0; i < tubes; i++) {
+      const world = { ...USUAL_PROBE_WORLD, seed: i % 50, meanC: 22, seasonC: 3, dayC: 2 };
+      const rooms = Array.from({ length: 140 }, (_, k) => {
+        const { tempC, rh } = truthAt(world, msOf(after(7 * k)));
+        return { from: after(7 * k), tempC, roomRelHumidity: rh };
+      });
+      const times = Math.exp(0.4 * normal());
+      // day by day, apart from the reservoir: what is left of 90 mm
+      const looks = [0, 20, 45, 60];
+      const readings: { at: Instant; mm: number }[] = [];
+      let [ml, dryDay, given] = [tubeVolumeMl(ROUND, 90), NaN, 0];
+      for (let d = 0; d < 900; d++) {
+        if (looks.includes(d))
+          readings.push({ at: after(d), mm: Math.max(1, waterLineForMl(ROUND, Math.max(0, ml)) + normal()) });
+        const room = rooms[Math.min(139, Math.floor(d / 7))] as (typeof rooms)[number];
+        given = tubeLossGPerDay(ROUND, 90, room) / waterDensityGPerMl(room.tempC);
+        ml -= times * given;
+        if (ml <= 0) {
+          dryDay = d + 1;
+          break;
+        }
+      }
+      const told = reservoirBand(ROUND, readings, rooms, USUAL_PLUGS, after(60));
+      const [p10, p90] = [told.dryAt.p10, told.dryAt.p90].map((at) => (at === null ? Infinity : daysTo(at)));
+      if (dryDay >= (p10 as number) && dryDay <= (p90 as number)) inside++;
+      // the factor: what is told of the loss against what was calculated for the room of that day
+      const calculated =
+        tubeLossGPerDay(ROUND, (readings[0] as { mm: number }).mm, rooms[8] as (typeof rooms)[number]) /
+        waterDensityGPerMl((rooms[8] as (typeof rooms)[number]).tempC);
+      if (Math.abs(told.lossMlPerDay.p50 / calculated / times - 1) < 0.2) found++;
+    }
+    expect(inside / tubes).toBeGreaterThan(0.74);
+    expect(inside / tubes).toBeLessThan(0.86);
+    expect(found / tubes).toBeGreaterThan(0.8);
   });
 
   test('asks for a reading when there is none', () => {

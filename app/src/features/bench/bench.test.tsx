@@ -31,6 +31,12 @@ describe('the bench', () => {
     fireEvent.click(half);
     expect(screen.getByRole('slider', { name: 'Water line' }).getAttribute('aria-valuenow')).toBe('75');
     expect(half.getAttribute('aria-checked')).toBe('true');
+    // what a school holds is quoted; where the reckoning says otherwise, that stands beside it
+    expect(half.textContent).toMatch(/months, longest of these/);
+    const most = screen.getByRole('radio', { name: /^Three quarters water/ });
+    expect(most.textContent).toMatch(/They say: “more water lasts longer/);
+    expect(most.textContent).toMatch(/months, shortest of these/);
+    expect(most.textContent).toMatch(/by our reckoning it does not last longer/);
   });
 
   test('a fill that leaves no chamber says why instead of a figure', async () => {

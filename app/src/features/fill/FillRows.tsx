@@ -1,7 +1,7 @@
 import type { TubeHome } from '@gentle-burrow/core/facts';
 import { InputError } from '@gentle-burrow/core/quantity';
 import type { KindCard } from '@gentle-burrow/core/species';
-import { FILL_SCHOOLS, fillOf, type Fill, type FillConditions } from '@gentle-burrow/core/tube';
+import { FILL_SCHOOLS, fillOf, lastingOf, type Fill, type FillConditions } from '@gentle-burrow/core/tube';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { TubeDrawing } from '@/features/tube/TubeDrawing';
 import { usePreferences } from '@/theme/preferences';
@@ -11,7 +11,7 @@ import { roving, tabStop } from '@/ui/roving';
 import { inUnits } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
-import { fillWords } from './fill-words';
+import { fillWords, PRIOR_WORDS } from './fill-words';
 
 export interface FillRowsProps {
   tube: TubeHome;
@@ -35,6 +35,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
     school,
     fill: attempt(() => fillOf(tube, school.share, by, conditions, now)),
   }));
+  const lasting = lastingOf(fills.map(({ fill }) => (typeof fill === 'object' ? fill : null)));
   const at = fills.findIndex(({ fill }) => typeof fill === 'object' && Math.abs(fill.lineMm - lineMm) < 0.6);
   return (
     <View
@@ -52,7 +53,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
             role="radio"
             tabIndex={tabStop(i, at)}
             aria-checked={chosen}
-            aria-label={`${school.name} water: ${school.says}`}
+            aria-label={`${school.name} water. They say: ${school.because}`}
             disabled={typeof fill === 'string'}
             onPress={() => typeof fill === 'object' && onChoose(Math.round(fill.lineMm * 10) / 10)}
             style={[styles.row, { borderColor: chosen ? p.moss : p.rule }, chosen && styles.chosen]}
@@ -60,7 +61,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
             <View style={styles.head}>
               <Words kind="bold">{school.name}</Words>
               <Words kind="small" soft style={styles.says}>
-                {school.says}
+                {`They say: “${school.because}”.`}
               </Words>
             </View>
             {typeof fill === 'object' ? (
@@ -72,7 +73,7 @@ export function FillRows({ tube, profile, conditions, by, lineMm, onChoose }: Fi
                   profile={profile}
                   scaleBar={i === FILL_SCHOOLS.length - 1}
                 />
-                {fillWords(fill, length).map((line) => (
+                {fillWords(fill, length, { lasting: lasting[i] ?? 'alike', school }).map((line) => (
                   <Words kind="small" key={line}>
                     {line}
                   </Words>
@@ -120,7 +121,7 @@ export function FillWords({ fill }: { fill: Fill | string }) {
         </Words>
       ))}
       <Words kind="small" soft>
-        Stefan’s diffusion tube with our own prior spread; her water line will correct it.
+        {PRIOR_WORDS}
       </Words>
     </View>
   );

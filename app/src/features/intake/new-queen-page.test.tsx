@@ -54,7 +54,7 @@ test('five short steps become one request that the contract takes', async () => 
   await toTube('Caught digging');
   await choose(/18 × 150/);
   // once for the line set by hand, once for each school of fill
-  expect(screen.getAllByText(/^\d+\.\d ml of water, lasts \d+ to \d+ months$/)).toHaveLength(4);
+  expect(screen.getAllByText(/^\d+\.\d ml of water, lasts \d+ to \d+ months/)).toHaveLength(4);
   await toPlace();
   press('Take her in');
   await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));

@@ -127,7 +127,7 @@ function inTube(c: InTube): Verdict {
   return verdict({
     ...common,
     answer: 'yes',
-    says: range(c),
+    says: [...range(c), ...offerBetween(fresh[0])],
     until: fresh[0]?.notBefore ?? null,
     asks: fresh,
   });
@@ -159,6 +159,12 @@ function freshHome(c: InTube): Ask[] {
     ),
   ];
 }
+
+/** " Offer the fresh tube between 8 June and 29 June." */
+const offerBetween = (fresh: Ask | undefined): Phrase =>
+  fresh
+    ? phrase` Offer the fresh tube between ${{ date: fresh.notBefore }} and ${{ date: fresh.notAfter }}.`
+    : [];
 
 const READ_FIRST = ' Read her water line first: it may tell that there is time.';
 

@@ -194,6 +194,17 @@ export const ledgerSchema = z.object({
       rushed: z.boolean(),
     }),
   ),
+  heats: z.array(
+    z.object({
+      at: instant,
+      entryId: id,
+      matMm: z.number().nullable(),
+      roomC: z.number().optional(),
+      readings: z.array(z.object({ mm: z.number(), tempC: z.number() })).optional(),
+      setC: z.number().optional(),
+    }),
+  ),
+  seats: z.array(z.object({ at: instant, atMm: z.number(), entryId: id })),
   moves: z.array(z.object({ at: instant, placeId: id, entryId: id })),
   health: z
     .object({

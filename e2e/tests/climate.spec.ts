@@ -224,3 +224,42 @@ testOffline.describe('without a connection', () => {
       .toContain(20.5);
   });
 });
+
+test('the heat at her tube is read, moved as told, and followed by her dates', async ({ page, demo }) => {
+  const { rows } = await demo.api<{ rows: { queen: { id: string; label: string } }[] }>('/shelf');
+  const queen = rows.find((r) => r.queen.label === 'M1')?.queen;
+  const warmth = async () => (await demo.api<Detail>(`/queens/${queen?.id}`)).view.tempC;
+  expect(await warmth()).toBe(21);
+  await page.goto(`${demo.url}/queens/${queen?.id}`);
+  const sheet = page.getByRole('dialog', { name: 'What of M1?' });
+  const open = async () => {
+    await page.getByRole('button', { name: 'Write of M1' }).click();
+    await sheet.getByRole('button', { name: 'Heat along the tube' }).click();
+  };
+  await open();
+  const field = (name: string) => sheet.getByRole('textbox', { name });
+  await field('From the mouth to the heat, mm').fill('10');
+  await field('Room beside it, °C').fill('17');
+  await field('Warm end of her cell, °C').fill('29');
+  await expect(sheet.getByText(/is our own prior until two places were read/)).toBeVisible();
+  await field('Cool end of her cell, °C').fill('24');
+  // warmer than a mountain kind likes: back, by so much that her cell is below her best
+  const told = sheet.getByText(/^Move it \d+ mm back, to \d+ mm from the mouth/);
+  await expect(told).toBeVisible();
+  const [, mm = ''] = /to (\d+) mm from the mouth/.exec((await told.textContent()) ?? '') ?? [];
+  expect(await seriousFaults(page)).toEqual([]);
+  await sheet.getByRole('button', { name: 'Keep this setting' }).click();
+  await expect(page.getByText(/^Kept how the heat lies at M1/)).toBeVisible();
+  await expect.poll(warmth).toBeGreaterThan(25);
+
+  // moved as told, and read at one place: the fall is known by now
+  await open();
+  await field('From the mouth to the heat, mm').fill(mm);
+  await field('Room beside it, °C').fill('17');
+  await field('Warm end of her cell, °C').fill('22.5');
+  await expect(sheet.getByText(/is our own prior until two places were read/)).toBeHidden();
+  await sheet.getByRole('button', { name: 'Keep this setting' }).click();
+  await expect.poll(warmth).toBeLessThan(23);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(warmth).toBeGreaterThan(25);
+});

@@ -16,5 +16,6 @@ export const KIND_NOUNS: Record<EntryKind, string> = {
   correct: 'correction',
   home: 'change at home',
   brood: 'moving of brood',
+  heat: 'setting of the heat',
   amendment: 'correction',
 };

@@ -29,3 +29,5 @@ export {
   type Verdict,
   type VerdictId,
 } from './verdict';
+export { heatBench, type HeatBench } from './heat-bench';
+export { heatedBy, heatedTube } from './heated';

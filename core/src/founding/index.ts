@@ -7,6 +7,7 @@ export {
   type QueenLedger,
   type TubeState,
   type WorkerLook,
+  type HeatLaid,
 } from './ledger/queen-ledger';
 export { ledger } from './ledger/ledger';
 export {

@@ -2,6 +2,7 @@ import { brood } from './kinds/brood';
 import { correct } from './kinds/correct';
 import { feed } from './kinds/feed';
 import { health } from './kinds/health';
+import { heat } from './kinds/heat';
 import { home } from './kinds/home';
 import { identify } from './kinds/identify';
 import { intake } from './kinds/intake';
@@ -29,6 +30,7 @@ export const KINDS = {
   correct,
   home,
   brood,
+  heat,
 } as const;
 
 export type KindName = keyof typeof KINDS;

@@ -25,6 +25,20 @@ export {
   type Reservoir,
   type WaterReading,
 } from './reservoir';
+export {
+  cellOf,
+  heatAlong,
+  nextHeatStep,
+  preferenceOf,
+  seatOf,
+  USUAL_LENGTH_MM,
+  type HeatAlong,
+  type HeatedTube,
+  type HeatLimits,
+  type HeatSetting,
+  type HeatStep,
+  type Seat,
+} from './heat-along';
 export { usualTube } from './usual-tube';
 export { DROP_ML, dropsOf, floodMl, floodReserveMl, safeStepC, type Warming } from './flood';
 export {

@@ -1,4 +1,4 @@
-import type { HomePart, KeeperSettings, Place, Queen } from '../facts';
+import { asTube, type HomePart, type KeeperSettings, type Place, type Queen } from '../facts';
 import {
   emptyLedger,
   learnedProfile,
@@ -11,13 +11,14 @@ import {
   type QueenLedger,
 } from '../founding';
 import type { MeasuredDay, PlaceRecord } from '../climate';
-import type { Housing } from '../housing';
+import { partOf, type Housing } from '../housing';
+import { heatedBy } from '../care';
 import type { Entry } from '../log';
 import { addDays, DAY_MS, instantOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
-  asMeasured,
+  placeNow,
   recordOf,
   stoodIn,
   thermometerErrorC,
@@ -90,8 +91,9 @@ export const BEFORE_HER_DAYS = 200;
 
 /** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
 export function basisOf(
-  { queen, place, places, measured: records = [] }: QueenFacts,
+  { queen, home, place, places, measured: records = [] }: QueenFacts,
   known: QueenLedger,
+  housing: Housing,
   settings: KeeperSettings,
   now: Instant,
   { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
@@ -100,7 +102,9 @@ export function basisOf(
   const { hemisphere } = settings;
   const since = addDays(known.intake?.at ?? now, -BEFORE_HER_DAYS);
   const measured = { records, now, hemisphere, since };
-  const { rooms, temperature: stood } = stoodIn(stays, measured);
+  const tube = asTube(partOf(housing, housing.home)?.part ?? home);
+  const unheated = stoodIn(stays, measured);
+  const { rooms, temperature: stood } = heatedBy(unheated, known, tube);
   const record = recordOf(measured, place.id);
   const sure = known.species?.sure ?? 'guess';
   const from: LearnedFrom = { kind: 0, genus: 0 };
@@ -115,7 +119,7 @@ export function basisOf(
   const { temperature, waking } = withWaking(stood, likeliest.profile, hemisphere, now);
   return {
     kinds,
-    place: asMeasured(place, record, temperature, now),
+    place: placeNow(place, record, { told: unheated.temperature, hers: temperature }, now),
     rooms,
     temperature,
     waking,

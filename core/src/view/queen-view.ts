@@ -79,7 +79,7 @@ export function queenView(
   };
   try {
     known = knownOf(facts, home, now);
-    const basis = basisOf(facts, known, settings, now, options);
+    const basis = basisOf(facts, known, home, settings, now, options);
     view.teaches = basis.teaches;
     view.learnedFrom = basis.learnedFrom;
     view.tempC = temperatureAt(basis.temperature, now);

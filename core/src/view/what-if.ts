@@ -78,8 +78,9 @@ export function whatIf(
   within(change.lookEveryDays, 'lookEveryDays', 'The time between looks', { min: 1, max: 60, unit: 'days' });
   const facts = carried(given, change.placeId, now);
   try {
-    const known = knownOf(facts, housingOf(facts), now);
-    const basis = basisOf(facts, known, { ...settings, learn: change.learn }, now, options);
+    const home = housingOf(facts);
+    const known = knownOf(facts, home, now);
+    const basis = basisOf(facts, known, home, { ...settings, learn: change.learn }, now, options);
     const temperature = changed(basis.temperature, now, change);
     const { outlook } = outlookOfKinds(basis.kinds, known, temperature, now, {
       draws: options.draws ?? 4000,

@@ -8,7 +8,7 @@ import { speciesProfile } from '../species/catalogue';
 import { truthAt, USUAL_PROBE_WORLD } from '../world/probe';
 import { plainGenerator, simulateQueen } from '../world/simulated-queens';
 import {
-  asMeasured,
+  placeNow,
   recordOf,
   roomsOfStays,
   temperatureAt,
@@ -122,7 +122,9 @@ describe('warmth as it was measured', () => {
     expect(temperatureAt(temperature, day(101))).toBe(24);
     // and no other waking is made up beside it
     expect(withWaking(temperature, profile, hemisphere, day(40)).waking).toBeNull();
-    expect(asMeasured(cold, recordOf(about, cold.id), temperature, day(40)).winter).toEqual(cold.winter);
+    expect(
+      placeNow(cold, recordOf(about, cold.id), { told: temperature, hers: temperature }, day(40)).winter,
+    ).toEqual(cold.winter);
   });
 
   test('a cold room without a plan is woken in spring, as keepers do', () => {

@@ -136,23 +136,43 @@ function unmeasuredBefore({ spot }: Place, told: readonly RoomSpan[], days: read
 }
 const FORTNIGHT_DAYS = 14;
 
-/** The place as it was measured of late: what is judged now is what was measured, not what was once told. */
-export function asMeasured(
+/** How warm a place is by itself, and for her: with heat at her tube the two differ. */
+export interface Warmths {
+  told: Temperature;
+  hers: Temperature;
+}
+
+/** The place as it is for her now: what is judged is what was measured and what heat adds to it, not what was once told. */
+export function placeNow(
   place: Place,
   record: PlaceRecord | null,
-  temperature: Temperature,
+  { told, hers }: Warmths,
   now: Instant,
 ): Place {
-  if (!record) return place;
-  const fresh = daysBetween(record.latest.at, now) <= LATEST_HOLDS_DAYS;
-  const lately = patternOf(record.days.slice(-FORTNIGHT_DAYS));
-  const { lowC, highC } = fresh ? record.latest : { lowC: Math.min(...lately), highC: Math.max(...lately) };
+  const tempC = temperatureAt(hers, now);
+  const addedC = tempC - temperatureAt(told, now);
+  if (!record && addedC === 0) return place;
+  const { dayLowC, dayHighC } = { ...place.spot, ...(record ? lastDayOf(record, now) : {}) };
+  const { dayLowC: _low, dayHighC: _high, ...spot } = place.spot ?? {};
   return {
     ...place,
-    tempC: temperatureAt(temperature, now),
+    tempC,
     winter: plannedUntil(place, now) === null ? null : place.winter,
-    spot: { ...place.spot, measured: true, dayLowC: lowC, dayHighC: highC },
+    spot: {
+      ...spot,
+      measured: true,
+      ...(dayLowC === undefined ? {} : { dayLowC: dayLowC + addedC }),
+      ...(dayHighC === undefined ? {} : { dayHighC: dayHighC + addedC }),
+    },
   };
+}
+
+/** Between what it was in the last day that was measured; when that is long ago, what a day of its last fortnight is like. */
+function lastDayOf({ latest, days }: PlaceRecord, now: Instant): { dayLowC: number; dayHighC: number } {
+  if (daysBetween(latest.at, now) <= LATEST_HOLDS_DAYS)
+    return { dayLowC: latest.lowC, dayHighC: latest.highC };
+  const lately = patternOf(days.slice(-FORTNIGHT_DAYS));
+  return { dayLowC: Math.min(...lately), dayHighC: Math.max(...lately) };
 }
 /** What the last day was like still counts as now for so long, days. Prior. */
 const LATEST_HOLDS_DAYS = 2;

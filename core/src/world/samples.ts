@@ -131,4 +131,16 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     chilledMinutes: 4,
     text: 'carried to her pile within the hour',
   },
+  heat: {
+    kind: 'heat',
+    at: AT,
+    matMm: 40,
+    roomC: 20,
+    readings: [
+      { mm: 130, tempC: 25 },
+      { mm: 90, tempC: 22.5 },
+    ],
+    setC: 32,
+    text: 'a cable under a tile',
+  },
 };

@@ -33,6 +33,7 @@ const USUAL: readonly Deed[] = [
   'note',
   'move',
   'home',
+  'heat',
   'sign',
   'health',
   'knock',

@@ -4,6 +4,7 @@ import { brood } from './kinds/brood/form';
 import { correct } from './kinds/correct/form';
 import { feed } from './kinds/feed/form';
 import { health } from './kinds/health/form';
+import { heat } from './kinds/heat/form';
 import { home } from './kinds/home/form';
 import { identify } from './kinds/identify/form';
 import { intake } from './kinds/intake/form';
@@ -29,6 +30,7 @@ export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
   correct,
   home,
   brood,
+  heat,
 };
 
 const PAGED: Record<PagedKind, true> = { look: true };

@@ -2,6 +2,7 @@ import { brood } from './kinds/brood/view';
 import { correct } from './kinds/correct/view';
 import { feed } from './kinds/feed/view';
 import { health } from './kinds/health/view';
+import { heat } from './kinds/heat/view';
 import { home } from './kinds/home/view';
 import { identify } from './kinds/identify/view';
 import { intake } from './kinds/intake/view';
@@ -33,6 +34,7 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   correct,
   home,
   brood,
+  heat,
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;

@@ -27,7 +27,8 @@ const shown = {
   },
   view: {
     housing: housing(usualTube('', ''), []),
-    ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null },
+    part: usualTube('', ''),
+    ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null, heats: [] },
   },
 } as unknown as ShownQueen;
 

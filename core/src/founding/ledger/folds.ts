@@ -75,6 +75,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     foldTroubles(one, entry);
     if (entry.queen === 'seen') {
       one.queenSeen = { ...seen, atMm: entry.queenAtMm ?? null };
+      if (entry.queenAtMm !== undefined) one.seats.push({ ...seen, atMm: entry.queenAtMm });
       one.queenMissing = [];
     } else if (entry.queen === 'not-seen') one.queenMissing.push(seen);
     if (entry.queensSeen !== undefined) one.queensSeen = { ...seen, n: entry.queensSeen };
@@ -88,6 +89,11 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     if (entry.outcome !== 'taken' && entry.outcome !== 'left') return;
     const value = entry.outcome === 'taken' ? 'accepted' : 'refused';
     one.founderSigns.push({ kind: 'protein', value, source: OWN_LOG, entryId: entry.id });
+  },
+
+  heat(one, entry) {
+    const { matMm, roomC, readings, setC } = entry;
+    one.heats.push({ ...seenIn(entry), matMm, roomC, readings, setC });
   },
 
   move(one, entry) {

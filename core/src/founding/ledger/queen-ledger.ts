@@ -64,6 +64,12 @@ export const unseenTube = (): TubeState => ({
 });
 
 /** What is known of one queen from her log alone. Derived, never stored. */
+/** How heat lay at her tube from a moment on; `matMm` null: it was taken away. */
+export type HeatLaid = { entryId: string } & Pick<
+  BodyOf<'heat'>,
+  'at' | 'matMm' | 'roomC' | 'readings' | 'setC'
+>;
+
 export interface QueenLedger {
   queenId: string;
   intake: {
@@ -133,6 +139,10 @@ export interface QueenLedger {
   queenSeen: { at: Instant; atMm: number | null; entryId: string } | null;
   /** Food set before her and what became of it, oldest first. */
   offers: Offer[];
+  /** Heat at her tube, as it was laid and read, oldest first. */
+  heats: HeatLaid[];
+  /** Where she sat at looks that noted it, oldest first, mm from the closed end. */
+  seats: { at: Instant; atMm: number; entryId: string }[];
   /** Places she was carried to after the first, oldest first. */
   moves: { at: Instant; placeId: string; entryId: string }[];
   /** What was found when she was last looked over; quarantine until then, null when none stands. */
@@ -193,6 +203,8 @@ export function emptyLedger(queenId: string): QueenLedger {
     elsewhere: {},
     queenSeen: null,
     offers: [],
+    heats: [],
+    seats: [],
     moves: [],
     health: null,
     welcomeDrop: null,

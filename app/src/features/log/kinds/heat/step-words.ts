@@ -1,0 +1,45 @@
+import type { HeatBench } from '@gentle-burrow/core/care';
+import { phrase, type Phrase } from '@gentle-burrow/core/quantity';
+
+type Step = NonNullable<HeatBench['step']>;
+
+/** Why the step is no larger. */
+const LIMITS: Record<NonNullable<Step['limitedBy']>, string> = {
+  'small-steps': ' A degree or two a day is enough.',
+  flood: ' No more at once: the air behind the plug would push water into her cell.',
+  heat: ' The warm end of her cell stays below her best.',
+  reach: ' Nearer it may not come: under her cell she could not get away from it.',
+};
+
+/** What is done next with the heat, and what it comes to. */
+export function stepWords({ does, moveMm, matMm, thenC, thermostatC, limitedBy }: Step): Phrase {
+  const limit = limitedBy ? LIMITS[limitedBy] : '';
+  const set: Phrase =
+    thermostatC === null
+      ? []
+      : phrase` Or leave it where it lies and set its thermostat to about ${{ tempC: thermostatC }}.`;
+  switch (does) {
+    case 'stay':
+      return [
+        limitedBy === 'reach'
+          ? 'It lies as near as it may: under her cell she could not get away from it. For more warmth raise its thermostat a little.'
+          : 'Leave it as it is: a little below what she seems to prefer is right.',
+      ];
+    case 'away':
+      return ['Take it away: the room alone is warm enough for her.'];
+    default:
+      return [
+        ...phrase`Move it ${{ mm: Math.abs(moveMm ?? 0) }} ${{ word: does === 'closer' ? 'closer' : 'back' }}, to ${{ mm: Math.abs(matMm ?? 0) }} ${{ word: (matMm ?? 0) < 0 ? 'under the outer plug' : 'from the mouth' }}: the middle of her cell comes to about ${{ tempC: thenC }}.`,
+        limit,
+        ...set,
+        ' Then wait a day and see where she sits.',
+      ];
+  }
+}
+
+/** What she seems to prefer, and how surely. */
+export function preferenceWords({ preferred: { p10, p90 }, seats }: HeatBench): Phrase {
+  return seats.length === 0
+    ? phrase`Where she sat at the heat was never noted; her kind’s best is taken, ${{ tempC: p10 }} to ${{ tempC: p90 }}. Tap where she sits at each look.`
+    : phrase`By where she sat (${{ word: String(seats.length) }} ${{ word: seats.length === 1 ? 'look' : 'looks' }}) she seems to prefer ${{ tempC: p10 }} to ${{ tempC: p90 }}.`;
+}

@@ -1,0 +1,91 @@
+import { saturationPressureKPa } from '../climate';
+import type { TubeHome } from '../facts';
+import type { HeatLaid, QueenLedger } from '../founding';
+import { InputError, instantOf, msOf } from '../quantity';
+import { cellOf, heatAlong, type HeatAlong, type HeatedTube, type HeatSetting } from '../tube';
+import { stepAt, stepsOf, type Room, type Stood, type WarmthStep } from '../warmth';
+
+/** Her tube as it lies at the heat: the plug stays where it was pushed while the water behind it recedes. */
+export const heatedTube = (tube: TubeHome): HeatedTube => ({
+  tube,
+  plugs: tube.plugs,
+  waterLineMm: tube.waterLineMm,
+  wallMm: tube.divider?.atMm,
+});
+
+/** The heat at this tube and place, oldest first: what was laid before it was set up or carried here says nothing of it. */
+export function heatsHere(known: QueenLedger, tube: TubeHome): HeatLaid[] {
+  const since = Math.max(msOf(tube.setUpAt), ...known.moves.map((m) => msOf(m.at)));
+  return known.heats.filter((h) => msOf(h.at) >= since);
+}
+
+/** What a setting says in figures; null when it was taken away, or nothing was read. */
+export const settingOf = ({ matMm, roomC, readings = [] }: HeatLaid): HeatSetting | null =>
+  matMm === null || roomC === undefined || readings.length === 0 ? null : { matMm, roomC, readings };
+
+/** How warm it was along her tube by one of her settings; null when it tells nothing. */
+export function alongOf(tube: TubeHome, heats: readonly HeatLaid[], at: number): HeatAlong | null {
+  const setting = heats[at] ? settingOf(heats[at]) : null;
+  if (!setting) return null;
+  const before = heats.slice(0, at).flatMap((h) => settingOf(h) ?? []);
+  try {
+    return heatAlong(tube, setting, before);
+  } catch (error) {
+    // readings that do not fall say nothing; the form told so when they were written
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+/**
+ * How warm she stands with the heat at her tube: from each setting on as much warmer as the middle of her cell was than the place was told or
+ * measured then, so that warmth that the place knows already counts once. On a thermostat it stays what it was; the air of the room is
+ * drier for being warmed.
+ */
+export function heatedBy(stood: Stood, known: QueenLedger, tube: TubeHome | null): Stood {
+  const heats = tube ? heatsHere(known, tube) : [];
+  if (!tube || heats.length === 0) return stood;
+  const { coolMm, middleMm } = cellOf(heatedTube(tube));
+  const spans = heats.map((h, i) => {
+    const along = alongOf(tube, heats, i);
+    const placeC = stepAt(stood.temperature, h.at).tempC;
+    return {
+      fromMs: msOf(h.at),
+      untilMs: heats[i + 1] ? msOf((heats[i + 1] as HeatLaid).at) : Infinity,
+      steadyC: along && h.setC !== undefined ? along.atC(middleMm) : null,
+      cellC: along ? along.atC(middleMm) - placeC : 0,
+      frontC: along ? Math.max(0, along.atC(coolMm) - placeC) : 0,
+    };
+  });
+  const heatAt = (ms: number) => spans.find((s) => ms >= s.fromMs && ms < s.untilMs);
+  const cut = <S extends WarmthStep>(steps: readonly S[], warm: (step: S, ms: number) => S): S[] => {
+    const changes = spans.map((s) => s.fromMs).filter((ms) => steps.every((s) => msOf(s.from) !== ms));
+    const all = [...steps.map((s) => msOf(s.from)), ...changes].sort((a, b) => a - b);
+    let i = 0;
+    return all.map((ms) => {
+      while (i + 1 < steps.length && msOf((steps[i + 1] as S).from) <= ms) i++;
+      return warm({ ...(steps[i] as S), from: instantOf(ms) }, ms);
+    });
+  };
+  const temperature = {
+    ...(typeof stood.temperature === 'number' ? {} : stood.temperature),
+    steps: cut(stepsOf(stood.temperature), ({ from, tempC, partsC }, ms): WarmthStep => {
+      const heat = heatAt(ms);
+      if (!heat) return { from, tempC, ...(partsC ? { partsC } : {}) };
+      if (heat.steadyC !== null) return { from, tempC: heat.steadyC };
+      return {
+        from,
+        tempC: tempC + heat.cellC,
+        ...(partsC ? { partsC: partsC.map((c) => c + heat.cellC) } : {}),
+      };
+    }),
+  };
+  const rooms = cut(stood.rooms, (room, ms): Room => {
+    const { frontC } = heatAt(ms) ?? { frontC: 0 };
+    const warmed = room.tempC + frontC;
+    const drier =
+      frontC > 0 && room.tempC >= 0 ? saturationPressureKPa(room.tempC) / saturationPressureKPa(warmed) : 1;
+    return { ...room, tempC: warmed, roomRelHumidity: room.roomRelHumidity * drier };
+  });
+  return { temperature, rooms };
+}

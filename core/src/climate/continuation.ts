@@ -15,8 +15,8 @@ export interface Continuation {
 const LATELY_DAYS = 14;
 /** From then on the same again: far enough for every band. */
 const AHEAD_DAYS = 3 * 365;
-/** How long one span of the season is, days. */
-const SPAN_DAYS = 14;
+/** How long one span of the season is, days: at first, and from so many days on. */
+const SPAN_DAYS = { near: 14, far: 42, farFrom: 98 };
 /**
  * A lived-in room goes with the year: so far above its mean at the warmest, about the beginning of August in the north, and how sure that
  * is, °C. Priors; a place's own record moves them.
@@ -48,8 +48,10 @@ export function continuationOf(days: readonly WholeDay[], hemisphere: Hemisphere
   const humid = lately.flatMap((d) => (d.rh === null ? [] : [d.rh]));
   const rh = humid.length > 0 ? mean(humid) : null;
   const spans: Continuation['spans'] = [];
-  for (let day = newest.day + 1; day <= newest.day + AHEAD_DAYS; day += SPAN_DAYS) {
-    const moved = halfSwingC * (season(day + SPAN_DAYS / 2) - now);
+  let length = SPAN_DAYS.near;
+  for (let day = newest.day + 1; day <= newest.day + AHEAD_DAYS; day += length) {
+    if (day > newest.day + SPAN_DAYS.farFrom) length = SPAN_DAYS.far;
+    const moved = halfSwingC * (season(day + length / 2) - now);
     const partsC = steady ? [level + moved] : pattern.map((c) => c + moved);
     spans.push({ day, partsC, meanC: level + moved, rh });
   }

@@ -58,3 +58,41 @@ const dayOf = (day: number, partsC: readonly number[], rh: number | null): Whole
   meanC: mean(partsC),
   rh,
 });
+
+/** So many of the last days stand by themselves; what was before is told by weeks, which gather as much. */
+const FINE_DAYS = 60;
+const WEEK = 7;
+
+/** Days in a row as one: the mean of each part. */
+export interface Stretch extends WholeDay {
+  /** How many days it stands for. */
+  length: number;
+}
+
+/** The same days in fewer stretches: looks are days apart, and what gathers in a week is the same by its mean day. */
+export function stretchesOf(days: readonly WholeDay[]): Stretch[] {
+  const newest = days[days.length - 1]?.day ?? 0;
+  const stretches: Stretch[] = [];
+  for (let i = 0; i < days.length;) {
+    const first = days[i] as WholeDay;
+    let to = i + 1;
+    if (first.day < newest - FINE_DAYS)
+      while (to < days.length && to - i < WEEK && (days[to] as WholeDay).day === first.day + (to - i)) to++;
+    stretches.push(to === i + 1 ? { ...first, length: 1 } : together(days.slice(i, to)));
+    i = to;
+  }
+  return stretches;
+}
+
+function together(days: readonly WholeDay[]): Stretch {
+  const { day, partsC } = days[0] as WholeDay;
+  const humid = days.flatMap((d) => (d.rh === null ? [] : [d.rh]));
+  return {
+    ...dayOf(
+      day,
+      partsC.map((_, i) => mean(days.map((d) => d.partsC[i] as number))),
+      humid.length > 0 ? mean(humid) : null,
+    ),
+    length: days.length,
+  };
+}

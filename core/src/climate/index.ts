@@ -32,7 +32,7 @@ export {
 export * from './readings';
 export { degreeDaysOfSpans, summaryOf, type DaysSummary, type TempSpan } from './summary';
 export { continuationOf, type Continuation } from './continuation';
-export { patternOf, wholeDays, type WholeDay } from './days';
+export { patternOf, stretchesOf, wholeDays, type Stretch, type WholeDay } from './days';
 export {
   PART_MS,
   PARTS_OF_DAY,

@@ -2,7 +2,7 @@ import { waterDensityGPerMl } from '../climate';
 import { bodyFloorMm2, type BodyHome } from '../facts';
 import { accumulation, addDays, DAY_MS, msOf, type Band, type Instant } from '../quantity';
 import type { Provenance } from '../species';
-import { waterLossGPerDay } from '../tube';
+import { roomsSince, waterLossGPerDay } from '../tube';
 import type { PartNow } from './housing';
 
 /** How warm and dry the room of a part is from a moment on. */
@@ -162,9 +162,10 @@ export function wateringOf(
   if (source === null) return null;
   const spendMl = usableMl(part, source);
   const day = (at: Instant): number => (msOf(at) - msOf(part.setUpAt)) / DAY_MS;
+  const since = roomsSince(rooms, part.setUpAt);
   const lost = accumulation(
-    rooms.slice(1).map((room) => day(room.from)),
-    rooms.map((room) => lossMlPerDay(part, source, room)),
+    since.slice(1).map((room) => day(room.from)),
+    since.map((room) => lossMlPerDay(part, source, room)),
   );
   const fills: { at: Instant; was: PartNow['waterings'][number]['was'] }[] = [
     { at: part.setUpAt, was: null },

@@ -22,6 +22,7 @@ export {
   reckonedLineMm,
   READING_ERROR_MM,
   reservoirBand,
+  roomsSince,
   type Reservoir,
   type WaterReading,
 } from './reservoir';

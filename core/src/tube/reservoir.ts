@@ -1,6 +1,7 @@
 import { waterDensityGPerMl } from '../climate';
 import {
   accumulation,
+  lastNotAfter,
   normalQuantile,
   DAY_MS,
   instantOf,
@@ -76,9 +77,10 @@ export function reservoirBand(
   need(first !== undefined, 'readings', 'No water line has been read. Log where the water ends.');
   const day = (at: Instant) => (msOf(at) - msOf(first.at)) / DAY_MS;
   need(rooms.length > 0, 'rooms', 'No room is given. Say how warm and dry it is where the tube stands.');
+  const since = roomsSince(rooms, first.at);
   const lost = accumulation(
-    rooms.slice(1).map((room) => day(room.from)),
-    rooms.map(
+    since.slice(1).map((room) => day(room.from)),
+    since.map(
       (room) =>
         tubeLossGPerDay(tube, first.mm, { ...room, plugs }) / waterDensityGPerMl(Math.max(0, room.tempC)),
     ),
@@ -170,4 +172,10 @@ function weightedQuantile(values: readonly number[], weights: readonly number[],
     below += w;
   }
   return values[values.length - 1] as number;
+}
+
+/** The rooms from the one that held at a moment on. */
+export function roomsSince<R extends { from: Instant }>(rooms: readonly R[], at: Instant): readonly R[] {
+  const first = lastNotAfter(rooms.length, (i) => msOf((rooms[i] as R).from), msOf(at));
+  return rooms.slice(Math.max(0, first));
 }

@@ -4,6 +4,7 @@ import {
   type Continuation,
   dayNumber,
   patternOf,
+  stretchesOf,
   wholeDays,
   type MeasuredDay,
   type PlaceRecord,
@@ -91,10 +92,11 @@ export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[];
     roomRelHumidity: rh ?? roomRelHumidity,
   });
   const known: RoomSpan[] = [];
-  days.forEach((d, i) => {
-    known.push(spanOf(d));
-    const after = (d.day + 1) * DAY_MS;
-    const next = days[i + 1];
+  const stretches = stretchesOf(days);
+  stretches.forEach((s, i) => {
+    known.push(spanOf(s));
+    const after = (s.day + s.length) * DAY_MS;
+    const next = stretches[i + 1];
     // a gap about which nothing is known is as it was told
     if (next && next.day * DAY_MS > after) known.push({ ...spanAt(told, after), fromMs: after });
   });

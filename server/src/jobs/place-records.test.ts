@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, probeSchema } from '@gentle-burrow/core/facts';
+import { DEFAULT_SETTINGS, probeSchema, type Probe } from '@gentle-burrow/core/facts';
 import { msOf } from '@gentle-burrow/core/quantity';
 import { v7 } from 'uuid';
 import { openDb } from '../db/open';
@@ -14,35 +14,36 @@ let store: Store;
 let views: Views;
 let runs: string[];
 const now = NOW.toISOString();
-const [a, b] = [newQueen('A', 20), newQueen('B', 20)];
-const probe = probeSchema.parse({
-  id: v7(),
-  name: 'Logger',
-  kind: 'logger',
-  stays: [{ from: daysAgo(400), placeId: a.place.id }],
-});
+let [a, b] = [newQueen('A', 20), newQueen('B', 20)];
+let probe: Probe;
 
-beforeEach(async () => {
+beforeAll(async () => {
   store = new Store(await openDb({ migrationsFolder: MIGRATIONS }));
   await store.prepare();
+  await store.write([{ fact: 'settings', value: { ...DEFAULT_SETTINGS, learn: false } }]);
+}, 60_000);
+afterAll(() => store.close());
+beforeEach(async () => {
+  [a, b] = [newQueen('A', 20), newQueen('B', 20)];
+  probe = probeSchema.parse({
+    id: v7(),
+    name: 'Logger',
+    kind: 'logger',
+    stays: [{ from: daysAgo(400), placeId: a.place.id }],
+  });
   runs = [];
+  const mine = new Set([a.queen.id, b.queen.id]);
   const watched: Projector = {
     size: 1,
     run: async (task) => {
-      runs.push(...task.facts.map((f) => f.queen.label));
+      runs.push(...task.facts.filter((f) => mine.has(f.queen.id)).map((f) => f.queen.label));
       return project(task);
     },
     close: async () => {},
   };
+  await store.write([...factsOf(a), ...factsOf(b), { fact: 'probe', value: probe }]);
   views = new Views(store, watched);
-  await store.write([
-    ...factsOf(a),
-    ...factsOf(b),
-    { fact: 'settings', value: { ...DEFAULT_SETTINGS, learn: false } },
-    { fact: 'probe', value: probe },
-  ]);
-}, 60_000);
-afterEach(() => store.close());
+});
 
 const measure = (from: number, until: number, tempC: number, everyH = 1) => {
   const n = Math.ceil((until - from) / (everyH * HOUR));
@@ -107,6 +108,18 @@ test('what was read in by mistake and taken back is as if it had never been', as
   const after = await shown();
   expect(after.facts.measured).toEqual([]);
   expect(after.view.outlook).toEqual(before.view.outlook);
+});
+
+test('who asks while it is read gets the same, and what is written meanwhile is not missed', async () => {
+  await measure(ago(10), NOW.getTime(), 22);
+  const records = new PlaceRecords(store);
+  store.onWrite((facts) => records.note(facts));
+  const asked = Promise.all([1, 2, 3].map(() => records.of([a.place.id])));
+  const answers = await asked;
+  expect(answers.map((r) => r[0]?.days.length)).toEqual([11, 11, 11]);
+  const [again] = await Promise.all([records.of([a.place.id]), measure(ago(11), ago(10), 20)]);
+  expect(again[0]?.days.length).toBeGreaterThanOrEqual(11);
+  expect((await records.of([a.place.id]))[0]?.days).toHaveLength(12);
 });
 
 test('a record that grew bit by bit is the same as one that is read at once', async () => {

@@ -20,6 +20,8 @@ interface Kept {
   staleFrom: number;
   /** The newest reading that was heard of. */
   heardMs: number;
+  /** While it is read, or was. */
+  reading: Promise<void> | null;
 }
 
 /** Within so much of what the last day was like a new reading changes nothing that is said, °C. */
@@ -45,31 +47,49 @@ export class PlaceRecords {
 
   private async one(placeId: string): Promise<PlaceRecord | null> {
     const kept = this.kept.get(placeId);
-    if (kept && kept.staleFrom === Infinity) return kept.record;
-    this.probes ??= await this.store.probes();
-    const here = this.probes.filter((p) => p.stays.some((s) => s.placeId === placeId));
+    if (kept && kept.staleFrom === Infinity) {
+      // who asks while it is read waits for the same answer
+      await kept.reading;
+      return kept.record;
+    }
     // what is written meanwhile makes it stale again
-    const reading: Kept = {
+    const anew: Kept = {
       record: kept?.record ?? null,
       staleFrom: Infinity,
       heardMs: kept?.heardMs ?? -Infinity,
+      reading: null,
     };
-    this.kept.set(placeId, reading);
+    this.kept.set(placeId, anew);
+    anew.reading = this.read(placeId, kept).then(
+      (record) => void (anew.record = record),
+      (error: unknown) => {
+        if (this.kept.get(placeId) === anew) this.kept.delete(placeId);
+        throw error;
+      },
+    );
+    await anew.reading;
+    return anew.record;
+  }
+
+  private async read(placeId: string, kept: Kept | undefined): Promise<PlaceRecord | null> {
+    await kept?.reading?.catch(() => undefined);
+    this.probes ??= await this.store.probes();
+    const here = this.probes.filter((p) => p.stays.some((s) => s.placeId === placeId));
     // the day before too, for what the last day was like
     const from = (kept?.record ? kept.staleFrom : 0) - 1;
     const before = (kept?.record?.days ?? []).filter((d) => d.day < from);
-    const read = (since: number) =>
+    const since = (day: number) =>
       Promise.all(
         here.map(async (probe) => ({
           probe,
-          hours: await this.store.hours(probe.id, Math.max(0, since * DAY_MS), FOR_EVER_MS),
+          hours: await this.store.hours(probe.id, Math.max(0, day * DAY_MS), FOR_EVER_MS),
         })),
       );
     // nothing may be left of the days that were read again
-    reading.record =
-      placeRecord(placeId, await read(from), before) ??
-      (before.length > 0 ? placeRecord(placeId, await read(0)) : null);
-    return reading.record;
+    return (
+      placeRecord(placeId, await since(from), before) ??
+      (before.length > 0 ? placeRecord(placeId, await since(0)) : null)
+    );
   }
 
   /**

@@ -91,6 +91,9 @@ export const takenSchema = z.object({
   added: z.number().int(),
   known: z.number().int().describe('There already, with the same figures'),
   contradictory: z.number().int().describe('There already with other figures: what was first stays'),
+  there: z
+    .array(z.number().int())
+    .describe('Moments of the last two: who takes back what was sent leaves these'),
 });
 export type ReadingsTaken = z.infer<typeof takenSchema>;
 

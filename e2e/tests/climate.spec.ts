@@ -122,6 +122,13 @@ test('what a logger measured re-dates the queens that stand there; another place
   await page.getByRole('button', { name: /^Keep [\d,]+ readings$/ }).click();
   await expect(page.getByText(/readings are new/)).toBeVisible();
   await expect(page.getByText(/^Reckoned as measured, 1\d(\.\d)? °C/)).toBeVisible();
+  // the wrong file, or the wrong place: all of it is taken back, and read in once more
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/^Reckoned with 21 °C/)).toBeVisible();
+  await page.getByLabel('A file of Pantry logger').setInputFiles(file);
+  await page.getByRole('button', { name: 'Read the rows' }).click();
+  await page.getByRole('button', { name: /^Keep [\d,]+ readings$/ }).click();
+  await expect(page.getByText(/^Reckoned as measured, 1\d(\.\d)? °C/)).toBeVisible();
 
   await page.goto(`${demo.url}/queens/${queen?.id}/ahead`);
   await expect(page.getByText(/^Warmth as it was measured at Pantry shelf since/)).toBeVisible();

@@ -44,9 +44,9 @@ const at = (minutes: number) => new Date(NOW.getTime() - minutes * 60_000).toISO
 
 test('a probe sends JSON or lines, and its newest reading stands in the list', async () => {
   const json = await push({ readings: [{ at: at(20), tempC: 24.3, humidityPercent: 55 }] });
-  expect([json.statusCode, json.json()]).toEqual([200, { added: 1, known: 0, contradictory: 0 }]);
+  expect([json.statusCode, json.json()]).toEqual([200, { added: 1, known: 0, contradictory: 0, there: [] }]);
   const lines = await push(`${at(20)} 24.3 55\n${at(10)} 24.6 -\n`);
-  expect(lines.json()).toEqual({ added: 1, known: 1, contradictory: 0 });
+  expect(lines.json()).toEqual({ added: 1, known: 1, contradictory: 0, there: [Date.parse(at(20))] });
   expect(await mine()).toMatchObject({
     probe: { name: 'Shelf' },
     latest: { at: at(10), tempC: 24.6, rh: null },
@@ -96,7 +96,7 @@ test('readings by hand or from a file come a column each; columns of two lengths
   const send = (payload: object) => server.app.inject({ method: 'POST', url: '/api/readings', payload });
   const ms = [NOW.getTime() - 3_600_000, NOW.getTime()];
   const good = await send({ probeId: probe.id, ms, tempC: [20, 22], rh: [null, 0.5] });
-  expect(good.json()).toEqual({ added: 2, known: 0, contradictory: 0 });
+  expect(good.json()).toEqual({ added: 2, known: 0, contradictory: 0, there: [] });
   const short = await send({ probeId: probe.id, ms, tempC: [20], rh: [null, 0.5] });
   expect(short.statusCode).toBe(400);
   expect(short.json().error.message).toMatch(/not of one length/);

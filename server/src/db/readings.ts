@@ -31,6 +31,8 @@ export interface Taken {
   known: number;
   /** Of a moment that had another figure before: what was first stays. */
   contradictory: number;
+  /** Their moments: whoever takes back what was sent leaves these. */
+  there: number[];
 }
 
 /** The newest reading of a probe, in hundredths. */
@@ -67,13 +69,14 @@ export async function addReadings(tx: Tx, batch: ReadingBatch): Promise<Taken> {
       ),
     );
   const stored = new Map(rows.map((r) => [r.day, unpacked(r.day, r.readings)]));
-  const taken: Taken = { added: 0, known: 0, contradictory: 0 };
+  const taken: Taken = { added: 0, known: 0, contradictory: 0, there: [] };
   const fresh: (typeof t.readingDays.$inferInsert)[] = [];
   for (const { day, columns } of days) {
     const { columns: whole, ...counts } = merged(stored.get(day) ?? null, columns);
     taken.added += counts.added;
     taken.known += counts.known;
     taken.contradictory += counts.contradictory;
+    taken.there.push(...counts.there);
     if (counts.added > 0) fresh.push(rowOf(probeId, { day, columns: whole }));
   }
   if (fresh.length > 0)

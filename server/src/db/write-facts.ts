@@ -62,12 +62,13 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     await tx.insert(t.probes).values(row).onConflictDoUpdate({ target: t.probes.id, set: row });
   }
   const entries = await addEntries(tx, of('entry'));
-  const readings: Taken = { added: 0, known: 0, contradictory: 0 };
+  const readings: Taken = { added: 0, known: 0, contradictory: 0, there: [] };
   for (const batch of of('readings')) {
     const taken = await addReadings(tx, batch);
     readings.added += taken.added;
     readings.known += taken.known;
     readings.contradictory += taken.contradictory;
+    readings.there.push(...taken.there);
   }
   for (const back of of('readings-taken-back')) await takeBack(tx, back);
   return { ...entries, readings };

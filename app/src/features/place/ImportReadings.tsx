@@ -287,7 +287,7 @@ function Read({ read, onKeep, onLeave }: { read: ReadFile; onKeep(): void; onLea
 
 const rowsText = (n: number): string => (n === 1 ? 'One row' : `${n.toLocaleString('en')} rows`);
 
-function takenText({ added, known, contradictory }: ReadingsTaken): string {
+function takenText({ added, known, contradictory }: Omit<ReadingsTaken, 'there'>): string {
   const parts = [
     added === 1 ? 'One reading is new.' : `${added.toLocaleString('en')} readings are new.`,
     known > 0 ? `${known.toLocaleString('en')} were there already.` : '',

@@ -1,12 +1,14 @@
 import type { ReadingsTaken } from '@gentle-burrow/contract';
 import { lengthOf, sliced, type Columns, type Mapping, type RefusedRow } from '@gentle-burrow/core/climate';
-import { BATCH_MAX, batchOf } from '@gentle-burrow/core/records';
+import { BATCH_MAX, batchOf, type TakenBack } from '@gentle-burrow/core/records';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { CLIMATE_KEY } from '@/data/climate';
 import { fetchAnew } from '@/data/fetch-anew';
 import { call } from '@/data/network';
+import { put, type Outgoing } from '@/data/outbox';
 import { zoneNow } from '@/ui/dates';
+import { offerUndo } from '@/ui/undo';
 import type { ImportAsk, ImportTold } from '../../workers/import.worker';
 
 export type ImportState =
@@ -15,9 +17,9 @@ export type ImportState =
   | { is: 'head'; file: File; rows: string[][]; mapping: Mapping | null }
   | { is: 'reading'; file: File; share: number; rows: number }
   | ({ is: 'read'; file: File } & ReadFile)
-  | { is: 'sending'; sent: number; of: number; taken: ReadingsTaken }
-  | { is: 'kept'; of: number; taken: ReadingsTaken; refusedCount: number; stopped: boolean }
-  | { is: 'failed'; reason: string; taken: ReadingsTaken | null };
+  | { is: 'sending'; sent: number; of: number; taken: Counts }
+  | { is: 'kept'; of: number; taken: Counts; refusedCount: number; stopped: boolean }
+  | { is: 'failed'; reason: string; taken: Counts | null };
 
 export interface ReadFile {
   columns: Columns;
@@ -26,7 +28,8 @@ export interface ReadFile {
   refusedCount: number;
 }
 
-const NOTHING: ReadingsTaken = { added: 0, known: 0, contradictory: 0 };
+type Counts = Pick<ReadingsTaken, 'added' | 'known' | 'contradictory'>;
+const NOTHING: Counts = { added: 0, known: 0, contradictory: 0 };
 
 /**
  * A file of readings, step by step: its head is looked at, all rows are read in a thread of their own, and nothing is kept before
@@ -78,6 +81,7 @@ export function useImport(probeId: string) {
       const of = lengthOf(columns);
       let taken = NOTHING;
       let sent = 0;
+      const fresh: TakenBack[] = [];
       try {
         for (; sent < of && !stopped.current; sent += BATCH_MAX) {
           setState({ is: 'sending', sent, of, taken });
@@ -88,12 +92,21 @@ export function useImport(probeId: string) {
             known: taken.known + part.known,
             contradictory: taken.contradictory + part.contradictory,
           };
+          // what was there before is not of this file: it stays when the file is taken back
+          const before = new Set(part.there);
+          const ms = body.ms.filter((at) => !before.has(at));
+          if (ms.length > 0) fresh.push({ probeId, ms });
         }
         setState({ is: 'kept', of, taken, refusedCount, stopped: sent < of });
       } catch (error) {
         setState({ is: 'failed', reason: (error as Error).message, taken });
       }
       await fetchAnew(client, CLIMATE_KEY);
+      if (fresh.length > 0)
+        offerUndo(`${taken.added.toLocaleString('en')} readings were read in.`, async () => {
+          await put(...fresh.map((back): Outgoing => ({ what: 'readings-taken-back', back })));
+          setState({ is: 'waiting' });
+        });
     },
     stop(): void {
       stopped.current = true;

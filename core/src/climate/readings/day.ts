@@ -33,6 +33,8 @@ export interface Merged {
   known: number;
   /** How many were there already with other figures: what was first stays. */
   contradictory: number;
+  /** The moments of both: they were there before. */
+  there: number[];
 }
 
 /** What is stored of a day and what comes new, both in order: each moment once, and what was first stays. */
@@ -47,12 +49,14 @@ export function merged(stored: Columns | null, fresh: Columns): Merged {
   let n = 0;
   let known = 0;
   let contradictory = 0;
+  const there: number[] = [];
   const push = (from: Columns, at: number) => {
     const ms = from.ms[at] as number;
     if (n > 0 && out.ms[n - 1] === ms) {
       const same = out.centiC[n - 1] === from.centiC[at] && out.centiPct[n - 1] === from.centiPct[at];
       if (same) known++;
       else contradictory++;
+      there.push(ms);
       return;
     }
     out.ms[n] = ms;
@@ -64,7 +68,7 @@ export function merged(stored: Columns | null, fresh: Columns): Merged {
     if (a && i < na && (j >= nb || (a.ms[i] as number) <= (b.ms[j] as number))) push(a, i++);
     else push(b, j++);
   }
-  return { columns: sliced(out, 0, n), added: n - na, known, contradictory };
+  return { columns: sliced(out, 0, n), added: n - na, known, contradictory, there };
 }
 
 /** Without the readings of these moments: they were written by mistake. */

@@ -20,20 +20,27 @@ const steady = (tempC: number, days: number) => Array.from({ length: 24 * days }
 const probe = { id: 'p', name: 'Shelf logger', kind: 'logger', silentAfterH: 2 } as const;
 
 function watch(
-  change: Partial<PlaceWatched> & { temps?: number[]; spread?: number; latest?: ProbeWatched['latest'] },
+  change: Partial<PlaceWatched> & {
+    temps?: number[];
+    spread?: number;
+    latest?: ProbeWatched['latest'];
+    dayRh?: number;
+  },
 ) {
-  const { temps = steady(25, 8), spread = 0.2, now = JULY, latest, ...rest } = change;
+  const { temps = steady(25, 8), spread = 0.2, now = JULY, latest, dayRh = 0.5, ...rest } = change;
   const shown = hours(temps, now, spread);
   const watched: ProbeWatched = {
     probe,
     latest:
       latest === undefined ? { at: instantOf(msOf(now) - 600_000), tempC: temps.at(-1) ?? null } : latest,
     hours: shown,
+    dayRh,
   };
   return placeAlarms({
     place: { winter: null },
     probes: [watched],
     kinds: [MESSOR],
+    barriers: false,
     hemisphere: 'north',
     now,
     ...rest,
@@ -45,8 +52,25 @@ describe('alarms of a place', () => {
   test('a good week is quiet', () => expect(ids({})).toEqual([]));
   test('without readings nobody says anything', () =>
     expect(
-      placeAlarms({ place: { winter: null }, probes: [], kinds: [MESSOR], hemisphere: 'north', now: JULY }),
+      placeAlarms({
+        place: { winter: null },
+        probes: [],
+        kinds: [MESSOR],
+        barriers: true,
+        hemisphere: 'north',
+        now: JULY,
+      }),
     ).toEqual([]));
+
+  // barriers fail in damp air: common practice, no source
+  test('damp air is told where a barrier has to hold, and nowhere else', () => {
+    expect(ids({ dayRh: 0.85, barriers: true })).toEqual(['damp']);
+    expect(ids({ dayRh: 0.85, barriers: false })).toEqual([]);
+    expect(ids({ dayRh: 0.6, barriers: true })).toEqual([]);
+    expect(watch({ dayRh: 0.85, barriers: true })[0]?.todo).toMatch(/lid on.*space stays dry/);
+    // heat comes before it
+    expect(ids({ dayRh: 0.85, barriers: true, temps: [...steady(25, 7), 36] })[0]).toBe('too-hot');
+  });
 
   // "from the mid-thirties on": common practice, no source
   test('too hot now comes first, says what to do, and since when', () => {
@@ -79,9 +103,11 @@ describe('alarms of a place', () => {
           probe: { ...probe, silentAfterH },
           latest: { at: instantOf(msOf(JULY) - hoursAgo * HOUR), tempC },
           hours: [],
+          dayRh: null,
         },
       ],
       kinds: [MESSOR],
+      barriers: false,
       hemisphere: 'north',
       now: JULY,
     });
@@ -140,8 +166,11 @@ describe('alarms of a place', () => {
     expect(
       placeAlarms({
         place: { winter: null },
-        probes: [{ probe: { ...probe, kind: 'by-hand', silentAfterH: null }, latest, hours: [] }],
+        probes: [
+          { probe: { ...probe, kind: 'by-hand', silentAfterH: null }, latest, hours: [], dayRh: null },
+        ],
         kinds: [MESSOR],
+        barriers: false,
         hemisphere: 'north',
         now: JULY,
       }),
@@ -164,11 +193,13 @@ describe('alarms of a place', () => {
       probe,
       latest: { at: instantOf(msOf(JULY) - 600_000), tempC: 36 },
       hours: [],
+      dayRh: null,
     };
     const list = placeAlarms({
       place: { winter: null },
       probes: [one, { ...one, probe: { ...probe, id: 'q', name: 'Other' } }],
       kinds: [MESSOR],
+      barriers: false,
       hemisphere: 'north',
       now: JULY,
     });

@@ -13,6 +13,8 @@ export interface ProbeWatched {
   latest: { at: Instant; tempC: number | null } | null;
   /** Hours of the last eight days in which it was read, in order. */
   hours: readonly TempSpan[];
+  /** Mean humidity of the last day, 0..1; null when it was not measured. */
+  dayRh: number | null;
 }
 
 export const PLACE_ALARM_IDS = [
@@ -20,6 +22,7 @@ export const PLACE_ALARM_IDS = [
   'was-hot',
   'swing',
   'cold-week',
+  'damp',
   'silent',
   'stuck',
   'implausible',
@@ -42,6 +45,8 @@ export interface PlaceWatched {
   probes: readonly ProbeWatched[];
   /** What stands there. */
   kinds: readonly SpeciesProfile[];
+  /** An open space or a rimmed box stands there, which a barrier keeps shut. */
+  barriers: boolean;
   hemisphere: Hemisphere;
   now: Instant;
 }
@@ -72,7 +77,7 @@ function ofProbe(watched: ProbeWatched, about: PlaceWatched): PlaceAlarm[] {
   if (broken) return [broken];
   const stuckOne = stuck(watched, about.now);
   const heat = tooHot(watched, about) ?? swing(watched, about.now);
-  return [heat, coldWeek(watched, about), stuckOne].filter((a) => a !== null);
+  return [heat, coldWeek(watched, about), damp(watched, about), stuckOne].filter((a) => a !== null);
 }
 
 /** From there on something of what stands here dies, °C. */
@@ -187,6 +192,19 @@ function swing({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null 
     says: phrase`It swung by ${{ tempDiffC: high - low }} in a day, from ${{ tempC: low }} to ${{ tempC: high }}.`,
     todo: 'Find what warms and chills it in turns: sun, a window, a mat that is switched by hand. She may stop laying or eat her brood.',
     since: (day[0] as TempSpan).at,
+    probeId: probe.id,
+  };
+}
+
+/** Barriers fail in damp air: common practice, no source. */
+function damp({ probe, latest, dayRh }: ProbeWatched, { barriers, now }: PlaceWatched): PlaceAlarm | null {
+  if (!barriers || !latest || dayRh === null || dayRh < figure('dampBarrierShare')) return null;
+  return {
+    id: 'damp',
+    grave: 'soon',
+    says: phrase`The air here had ${{ percent: 100 * dayRh }} humidity through the last day: barriers let go in damp air.`,
+    todo: 'Try the barrier with a brush and watch a few attempts; keep the lid on. More air, less water in the open space: damp belongs in the nest, the space stays dry.',
+    since: instantOf(msOf(now) - DAY_MS),
     probeId: probe.id,
   };
 }

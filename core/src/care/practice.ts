@@ -126,6 +126,11 @@ export const PRACTICE = {
   freshReadingH: own(3, 'hours', 'and older: a reading says nothing of now'),
   stuckHours: own(48, 'hours', 'of one and the same temperature: the probe may be stuck'),
   coldWeekDays: own(7, 'days', 'in which nothing develops, outside winter, are asked about'),
+  dampBarrierShare: own(
+    0.75,
+    'share',
+    'of humidity through a day, from which a barrier may no longer hold; that barriers fail in damp air is practice',
+  ),
   coveredShare: own(0.7, 'share', 'of the hours must have been read before a day or a week is judged'),
   nearHeatMm: own(
     50,

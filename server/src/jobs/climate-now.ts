@@ -96,9 +96,10 @@ async function alarms(
   now: Instant,
 ): Promise<Climate['alarms']> {
   if (shown.length === 0) return [];
-  const [places, standing, own, { hemisphere }] = await Promise.all([
+  const [places, standing, barriers, own, { hemisphere }] = await Promise.all([
     store.places(),
     views.kindsAt(now),
+    views.barriersAt(now),
     store.ownKinds(),
     store.settings(),
   ]);
@@ -109,11 +110,13 @@ async function alarms(
     return placeAlarms({
       place,
       kinds: [...(standing.get(place.id) ?? [])].map(profileOf),
+      barriers: barriers.has(place.id),
       hemisphere,
       now,
-      probes: here.map(({ now: { probe, latest }, hours }) => ({
+      probes: here.map(({ now: { probe, latest, day }, hours }) => ({
         probe,
         latest,
+        dayRh: day?.rh?.mean ?? null,
         hours: hours.flatMap((h): TempSpan[] => {
           const t = spreadOf(h.temp, 100, correctionsOf(probe).tempC);
           // what it showed before it lay here says nothing of this place

@@ -1,5 +1,5 @@
 import { dayNumber, type PlaceRecord } from '@gentle-burrow/core/climate';
-import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
+import type { HomePart, KeeperSettings, Queen } from '@gentle-burrow/core/facts';
 import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
 import { msOf, type Instant } from '@gentle-burrow/core/quantity';
 import { STAGES, type OwnKind } from '@gentle-burrow/core/species';
@@ -164,6 +164,15 @@ export class Views {
     return found;
   }
 
+  /** Where homes with an open space or a rimmed box stand: a barrier has to hold there. */
+  async barriersAt(now: Instant): Promise<Set<string>> {
+    await this.shelf(now);
+    const open = [...this.rows.values()].filter(
+      ({ row }) => !row.lost && [row.part, ...(row.home?.parts ?? []).map((p) => p.part)].some(keptByBarrier),
+    );
+    return new Set(open.map(({ row }) => row.placeId));
+  }
+
   /** What all queens together say of their kinds. */
   async lessonsOfAll(now: Instant): Promise<Learned> {
     if (!this.surveyed) await this.shelf(now);
@@ -275,6 +284,8 @@ function asFarBackAsItMatters<F extends QueenFacts & { measured: PlaceRecord[] }
   const measured = facts.measured.map((r) => ({ ...r, days: r.days.filter((d) => d.day >= since) }));
   return { ...facts, measured: measured.filter((r) => r.days.length > 0) };
 }
+
+const keptByBarrier = ({ kind }: HomePart): boolean => kind === 'outworld' || kind === 'box';
 
 const ofClimate = ({ fact }: Fact): boolean =>
   fact === 'probe' || fact === 'readings' || fact === 'readings-taken-back';

@@ -47,7 +47,7 @@ async function openPlace(page: Page): Promise<void> {
 
 async function moveWarmth(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'What if?' }).click();
-  const slider = page.getByRole('slider', { name: 'Warmer or cooler from today' });
+  const slider = page.getByRole('slider', { name: 'Warmer (a mat) or cooler from today' });
   await slider.focus();
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');
   await page.waitForTimeout(800);

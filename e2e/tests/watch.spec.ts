@@ -31,7 +31,7 @@ test('what she is probably doing, and what if', async ({ page, demo }) => {
   await page.getByRole('button', { name: 'Back' }).click();
 
   await page.getByRole('button', { name: 'What if?' }).click();
-  const warmer = page.getByRole('slider', { name: 'Warmer or cooler from today' });
+  const warmer = page.getByRole('slider', { name: 'Warmer (a mat) or cooler from today' });
   const answer = page.locator('[aria-live="polite"]').filter({ hasText: 'First workers' });
   await expect(answer).toContainText(/until|between/);
   // both bars have their names
@@ -42,7 +42,7 @@ test('what she is probably doing, and what if', async ({ page, demo }) => {
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');
   await expect(page.getByText('4 °C cooler')).toBeVisible();
   await expect(answer).not.toHaveText(asItIs ?? '');
-  const winter = page.getByRole('slider', { name: 'Wintered from today' });
+  const winter = page.getByRole('slider', { name: 'Wintered' });
   await winter.focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('12 weeks at 6.5 °C')).toBeVisible();

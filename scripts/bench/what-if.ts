@@ -24,7 +24,7 @@ export async function benchWhatIf(): Promise<Row[]> {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
     await page.goto(`${server.url}/queens/${id}/ahead`);
     await page.getByRole('button', { name: 'What if?' }).click();
-    const slider = page.getByRole('slider', { name: 'Warmer or cooler from today' });
+    const slider = page.getByRole('slider', { name: 'Warmer (a mat) or cooler from today' });
     await slider.waitFor();
     await page.waitForTimeout(1500);
     const { blocks, answers } = await slider.evaluate(

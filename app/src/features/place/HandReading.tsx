@@ -1,4 +1,4 @@
-import { readingFault } from '@gentle-burrow/core/climate';
+import { lowestAndHighest, readingFault, type Reading } from '@gentle-burrow/core/climate';
 import type { Place, Probe } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -9,8 +9,11 @@ import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fault, NumberField } from '@/ui/fields';
+import { zoneNow } from '@/ui/dates';
+import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
 import { toC } from '@/ui/units';
+import { Words } from '@/ui/Words';
 
 /** A thermometer read and written down: a tap, the figure, and kept. Works without a connection. */
 export function HandReading({ place }: { place: Place }) {
@@ -20,25 +23,39 @@ export function HandReading({ place }: { place: Place }) {
   const [openedAt, setOpenedAt] = useState<number | null>(null);
   const [temp, setTemp] = useState<number | null>(null);
   const [damp, setDamp] = useState<number | null>(null);
-  const reading = {
-    ms: openedAt ?? 0,
-    tempC: temp === null ? null : toC(temp, temperature),
+  /** The highest, when the thermometer remembers: then `temp` is the lowest. */
+  const [high, setHigh] = useState<number | null>(null);
+  const [remembers, setRemembers] = useState(false);
+  const celsius = (value: number | null) => (value === null ? null : toC(value, temperature));
+  const typed: Typed = {
+    lowC: celsius(temp),
+    highC: celsius(high),
     rh: damp === null ? null : damp / 100,
+    remembers,
+    ms: openedAt ?? 0,
   };
-  const empty = temp === null && damp === null;
-  const fault = empty ? null : readingFault(reading, reading.ms);
+  const readings = readingsOf(typed);
+  const empty = readings.length === 0;
+  const fault = empty ? null : faultOf(readings, typed);
   const keep = async () => {
     if (empty || fault) return;
     const mine = lyingAt(probes, place.id).find(({ probe }) => probe.kind === 'by-hand')?.probe;
     const probe: Probe = mine ?? byHand(place);
-    const batch = { probeId: probe.id, ms: [Date.now()], tempC: [reading.tempC], rh: [reading.rh] };
+    const kept = remembers ? readings : readings.map((r) => ({ ...r, ms: Date.now() }));
+    const batch = {
+      probeId: probe.id,
+      ms: kept.map((r) => r.ms),
+      tempC: kept.map((r) => r.tempC),
+      rh: kept.map((r) => r.rh),
+    };
     const outs: Outgoing[] = mine ? [] : [{ what: 'probe', probe }];
     await put(...outs, { what: 'readings', batch });
     setOpenedAt(null);
     setTemp(null);
+    setHigh(null);
     setDamp(null);
     const { probeId, ms } = batch;
-    offerUndo('A reading is written down.', () =>
+    offerUndo(remembers ? 'Lowest and highest are written down.' : 'A reading is written down.', () =>
       put({ what: 'readings-taken-back', back: { probeId, ms } }),
     );
   };
@@ -60,15 +77,42 @@ export function HandReading({ place }: { place: Place }) {
     <View style={styles.form}>
       <View style={styles.row}>
         <NumberField
-          label="Temperature"
+          label={remembers ? 'Lowest' : 'Temperature'}
           unit={`°${temperature}`}
           value={temp}
           onChange={setTemp}
           autoFocus
           onEnter={() => void keep()}
         />
-        <NumberField label="Humidity" unit="%" value={damp} onChange={setDamp} onEnter={() => void keep()} />
+        {remembers ? (
+          <NumberField
+            label="Highest"
+            unit={`°${temperature}`}
+            value={high}
+            onChange={setHigh}
+            onEnter={() => void keep()}
+          />
+        ) : (
+          <NumberField
+            label="Humidity"
+            unit="%"
+            value={damp}
+            onChange={setDamp}
+            onEnter={() => void keep()}
+          />
+        )}
       </View>
+      <Tick
+        label="It remembers lowest and highest since yesterday"
+        on={remembers}
+        onPress={() => setRemembers(!remembers)}
+      />
+      {remembers ? (
+        <Words kind="small" soft>
+          It does not say when: the lowest is put at five in the morning, the highest at three in the
+          afternoon. Then reset it.
+        </Words>
+      ) : null}
       {fault ? <Fault>{fault}</Fault> : null}
       <View style={styles.row}>
         <Button mode="outlined" onPress={() => setOpenedAt(null)}>
@@ -80,6 +124,26 @@ export function HandReading({ place }: { place: Place }) {
       </View>
     </View>
   );
+}
+
+interface Typed {
+  lowC: number | null;
+  highC: number | null;
+  rh: number | null;
+  remembers: boolean;
+  ms: number;
+}
+
+/** What is typed as readings; none while something of it is missing. */
+function readingsOf({ lowC, highC, rh, remembers, ms }: Typed): Reading[] {
+  if (remembers) return lowC === null || highC === null ? [] : lowestAndHighest(lowC, highC, ms, zoneNow());
+  return lowC === null && rh === null ? [] : [{ ms, tempC: lowC, rh }];
+}
+
+function faultOf(readings: readonly Reading[], { lowC, highC, remembers }: Typed): string | null {
+  if (remembers && lowC !== null && highC !== null && lowC > highC)
+    return 'The lowest lies above the highest. Swap them.';
+  return readings.map((r) => readingFault(r, r.ms)).find((f) => f !== null) ?? null;
 }
 
 const byHand = (place: Place): Probe => ({

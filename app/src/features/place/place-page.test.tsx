@@ -139,6 +139,25 @@ test('a reading is written down in two taps: the first makes what it belongs to,
   expect(batch).toMatchObject({ probeId: probe?.id, tempC: [24.5], rh: [null] });
 });
 
+test('lowest and highest of a thermometer that remembers become two readings; the wrong way round is told', async () => {
+  const server = new PretendServer([queen]);
+  show(<PlacePage id={place.id} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: /remembers lowest and highest/ }));
+  const type = (name: string, value: string) =>
+    fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
+  type('Lowest, °C', '26');
+  type('Highest, °C', '18,5');
+  expect(await screen.findByText(/The lowest lies above the highest/)).toBeTruthy();
+  type('Lowest, °C', '18,5');
+  type('Highest, °C', '26');
+  fireEvent.click(screen.getByRole('button', { name: 'Keep this reading' }));
+  await waitFor(() => expect(server.bodiesOf('/readings')).toHaveLength(1));
+  const [batch] = server.bodiesOf('/readings') as ReadingBatch[];
+  expect([...(batch?.tempC ?? [])].sort()).toEqual([18.5, 26]);
+  expect(Math.max(...(batch?.ms ?? []))).toBeLessThanOrEqual(Date.now());
+});
+
 test('a second reading goes to the thermometer of the first; what waits is shown at once', async () => {
   const server = new PretendServer([queen]);
   const one = logger('By hand');

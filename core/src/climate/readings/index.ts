@@ -19,6 +19,7 @@ export {
 } from './day';
 export { guessMapping } from './guess';
 export { readingsOfLines } from './lines';
+export { lowestAndHighest } from './min-max';
 export { readingFault, type Reading } from './reading';
 export {
   DATE_ORDERS,

@@ -204,6 +204,9 @@ export const ledgerSchema = z.object({
       setC: z.number().optional(),
     }),
   ),
+  winterPlan: z
+    .object({ entryId: id, placeId: id, from: instant, until: instant, thenPlaceId: id })
+    .nullable(),
   seats: z.array(z.object({ at: instant, atMm: z.number(), entryId: id })),
   moves: z.array(z.object({ at: instant, placeId: id, entryId: id })),
   health: z

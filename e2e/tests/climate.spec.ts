@@ -24,6 +24,7 @@ interface Detail {
     tempC: number;
     warmth: { measuredSince: string | null };
     outlook: { events: { firstBatchEnd: { band: { p50: string } } } };
+    counsel: { verdicts: { id: string; answer: string }[] };
   };
 }
 
@@ -269,4 +270,57 @@ test('the heat at her tube is read, moved as told, and followed by her dates', a
   await expect.poll(warmth).toBeLessThan(23);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(warmth).toBeGreaterThan(25);
+});
+
+test('a winter is planned, begun and ended: her dates wait for it, and she is let alone meanwhile', async ({
+  page,
+  demo,
+}) => {
+  const { rows } = await demo.api<{ rows: { queen: { id: string; label: string } }[] }>('/shelf');
+  const queen = rows.find((r) => r.queen.label === 'T3')?.queen;
+  const detail = async () => (await demo.api<Detail>(`/queens/${queen?.id}`)).view;
+  const batch = async () => Date.parse((await detail()).outlook.events.firstBatchEnd.band.p50);
+  const before = await batch();
+  await page.goto(`${demo.url}/queens/${queen?.id}`);
+  const sheet = page.getByRole('dialog', { name: 'What of T3?' });
+  const open = async (deed: string) => {
+    await page.getByRole('button', { name: 'Write of T3' }).click();
+    await sheet.getByRole('button', { name: deed, exact: true }).click();
+  };
+  const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
+  await open('Her winter');
+  await sheet
+    .getByRole('radio', { name: /^Winter box/ })
+    .first()
+    .click();
+  await sheet.getByLabel('Cooled from').fill(day(120));
+  await sheet.getByLabel('Warmed from').fill(day(10));
+  await expect(sheet.getByText(/Her winter ends before it begins/)).toBeVisible();
+  await sheet.getByLabel('Cooled from').fill(day(1));
+  await sheet.getByLabel('Warmed from').fill(day(120));
+  await expect(sheet.getByText(/^Into the cold: \d+ °C from .*, \d+ °C from/)).toBeVisible();
+  await expect(sheet.getByText(/^Out of it: /)).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await sheet.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText(/^The winter of T3 is planned/)).toBeVisible();
+  // nothing comes before she is warmed again
+  await expect.poll(batch).toBeGreaterThan(Date.parse(day(120)));
+
+  await open('Move');
+  await sheet.getByRole('radio', { name: /^Winter box/ }).click();
+  await sheet.getByRole('button', { name: 'Keep this move' }).click();
+  await expect.poll(async () => (await detail()).tempC).toBe(7);
+  await expect
+    .poll(async () => (await detail()).counsel.verdicts.find((v) => v.id === 'food')?.answer)
+    .toBe('not in winter');
+
+  // ended early: called off, and carried back
+  await open('Her winter');
+  await sheet.getByRole('checkbox', { name: 'It is called off, or over' }).click();
+  await sheet.getByRole('button', { name: 'Keep this plan' }).click();
+  await open('Move');
+  await sheet.getByRole('radio', { name: /^Drawer under the window seat/ }).click();
+  await sheet.getByRole('button', { name: 'Keep this move' }).click();
+  await expect.poll(async () => (await detail()).tempC).toBeGreaterThan(20);
+  await expect.poll(async () => Math.abs((await batch()) - before) < 10 * 86_400_000).toBe(true);
 });

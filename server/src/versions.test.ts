@@ -18,7 +18,7 @@ const EXPORT = join(VERSION_1, 'export.jsonl');
 const AT = '2026-07-01T18:00:00.000Z';
 
 /** Kinds of entries that version 1 did not know. */
-const ADDED_SINCE: readonly string[] = ['correct', 'home', 'brood', 'heat'];
+const ADDED_SINCE: readonly string[] = ['correct', 'home', 'brood', 'heat', 'winter'];
 
 const kindsOf = (facts: readonly Fact[]) =>
   new Set(facts.flatMap((f) => (f.fact === 'entry' ? [f.value.kind] : [])));

@@ -17,5 +17,6 @@ export const KIND_NOUNS: Record<EntryKind, string> = {
   home: 'change at home',
   brood: 'moving of brood',
   heat: 'setting of the heat',
+  winter: 'plan of her winter',
   amendment: 'correction',
 };

@@ -112,6 +112,8 @@ export interface Case {
   phase: Phase;
   /** She stands in the cold of winter, on purpose. */
   wintering: boolean;
+  /** Her winter as it was planned, until some time after its end; null when none is. */
+  plan: QueenLedger['winterPlan'];
   peace: Peace;
 }
 
@@ -143,7 +145,9 @@ export function caseOf(input: CaseInput): Case {
   const rooms = input.rooms ?? roomsOfStays([{ from: part.setUpAt, place }]);
   const lines = (id: string): TubeState => known.elsewhere[id] ?? known.elsewhere[FIRST_TUBE] ?? unseenTube();
   const watered = wateredOf(home, rooms, now);
-  const planned = place.winter !== null && msOf(place.winter.until) > msOf(now);
+  const plan = planOf(known, now);
+  const planned =
+    (place.winter !== null && msOf(place.winter.until) > msOf(now)) || plan?.placeId === place.id;
   return {
     now,
     zone,
@@ -171,8 +175,14 @@ export function caseOf(input: CaseInput): Case {
     winter: profile.winters.value ? winter : null,
     phase: profile.winters.value ? phase : 'growing',
     wintering: wintersAt(profile, tempC, planned, phase),
+    plan,
     peace: peaceOf(known, ahead, looking, eating === 'must', now),
   };
+}
+
+/** A plan holds until she should long have been woken: then the season tells what is wrong. */
+function planOf({ winterPlan: plan }: QueenLedger, now: Instant): Case['plan'] {
+  return plan && msOf(now) < msOf(addDays(plan.until, 2 * figure('wakeSlackDays'))) ? plan : null;
 }
 
 function eatingOf({ course, probabilities }: FounderBelief): Eating {

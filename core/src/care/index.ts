@@ -31,3 +31,4 @@ export {
 } from './verdict';
 export { heatBench, type HeatBench } from './heat-bench';
 export { heatedBy, heatedTube } from './heated';
+export { gradualSteps, stepsPhrase, type TempStep } from './winter-steps';

@@ -126,6 +126,9 @@ export const PRACTICE = {
   freshReadingH: own(3, 'hours', 'and older: a reading says nothing of now'),
   stuckHours: own(48, 'hours', 'of one and the same temperature: the probe may be stuck'),
   coldWeekDays: own(7, 'days', 'in which nothing develops, outside winter, are asked about'),
+  winterStepC: own(4, '°C', 'at a time on the way into her winter and out of it, at the most'),
+  winterStepDays: own(3, 'days', 'for each such step'),
+  winterPlanSlackDays: own(7, 'days', 'within which a planned winter is begun'),
   dampBarrierShare: own(
     0.75,
     'share',

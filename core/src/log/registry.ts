@@ -13,6 +13,7 @@ import { move } from './kinds/move';
 import { note } from './kinds/note';
 import { rest } from './kinds/rest';
 import { sign } from './kinds/sign';
+import { winter } from './kinds/winter';
 
 /** Every kind of entry that states a fact: a new one is one more file and one more name here. */
 export const KINDS = {
@@ -31,6 +32,7 @@ export const KINDS = {
   home,
   brood,
   heat,
+  winter,
 } as const;
 
 export type KindName = keyof typeof KINDS;

@@ -14,13 +14,14 @@ import type { MeasuredDay, PlaceRecord } from '../climate';
 import { partOf, type Housing } from '../housing';
 import { heatedBy } from '../care';
 import type { Entry } from '../log';
-import { addDays, DAY_MS, instantOf, type Instant } from '../quantity';
+import { addDays, DAY_MS, instantOf, latest, msOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
   placeNow,
   recordOf,
   stoodIn,
+  temperatureAt,
   thermometerErrorC,
   withWaking,
   type Room,
@@ -65,6 +66,8 @@ export interface Basis {
   kinds: { profileId: string; weight: number; namedBy: string | null; profile: SpeciesProfile }[];
   /** Her place as it is now: as it was measured, where it was. */
   place: Place;
+  /** How warm she stands now, °C: a waking that is only assumed is not yet. */
+  tempC: number;
   /** How warm she has stood and will stand, with the waking that keepers give where none is planned. */
   temperature: Temperature;
   /** Where her tube has stood, and as her place is planned will stand. */
@@ -98,7 +101,7 @@ export function basisOf(
   now: Instant,
   { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
 ): Basis {
-  const stays = staysOf(known, queen, places, place);
+  const stays = staysOf(known, queen, places, place, now);
   const { hemisphere } = settings;
   const since = addDays(known.intake?.at ?? now, -BEFORE_HER_DAYS);
   const measured = { records, now, hemisphere, since };
@@ -119,7 +122,8 @@ export function basisOf(
   const { temperature, waking } = withWaking(stood, likeliest.profile, hemisphere, now);
   return {
     kinds,
-    place: placeNow(place, record, { told: unheated.temperature, hers: temperature }, now),
+    place: placeNow(place, record, { told: unheated.temperature, hers: stood }, now),
+    tempC: temperatureAt(stood, now),
     rooms,
     temperature,
     waking,
@@ -156,13 +160,36 @@ function lesson(
 }
 
 /** Place after place; one that is not known counts as the present one. */
-function staysOf(known: QueenLedger, queen: Queen, places: readonly Place[], place: Place): Stay[] {
-  if (known.moves.length === 0) return [{ from: instantOf(0), place }];
+function staysOf(
+  known: QueenLedger,
+  queen: Queen,
+  places: readonly Place[],
+  place: Place,
+  now: Instant,
+): Stay[] {
   const at = (id: string) => places.find((p) => p.id === id) ?? place;
-  return [
-    { from: instantOf(0), place: at(queen.placeId) },
-    ...known.moves.map((m) => ({ from: m.at, place: at(m.placeId) })),
-  ];
+  const moved =
+    known.moves.length === 0
+      ? [{ from: instantOf(0), place }]
+      : [
+          { from: instantOf(0), place: at(queen.placeId) },
+          ...known.moves.map((m) => ({ from: m.at, place: at(m.placeId) })),
+        ];
+  return [...moved, ...plannedStays(known, places, place, now)];
+}
+
+/** Where she will stand by the plan of her winter; what is past is as it was written. */
+function plannedStays(
+  { winterPlan: plan }: QueenLedger,
+  places: readonly Place[],
+  place: Place,
+  now: Instant,
+): Stay[] {
+  if (!plan || msOf(plan.until) <= msOf(now)) return [];
+  const [cold, warm] = [plan.placeId, plan.thenPlaceId].map((id) => places.find((p) => p.id === id));
+  if (!cold || !warm) return [];
+  const goes = place.id === cold.id ? [] : [{ from: latest(plan.from, now) as Instant, place: cold }];
+  return [...goes, { from: plan.until, place: warm }];
 }
 
 /** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */

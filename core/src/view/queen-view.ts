@@ -82,7 +82,7 @@ export function queenView(
     const basis = basisOf(facts, known, home, settings, now, options);
     view.teaches = basis.teaches;
     view.learnedFrom = basis.learnedFrom;
-    view.tempC = temperatureAt(basis.temperature, now);
+    view.tempC = basis.tempC;
     view.warmth = { measuredSince: basis.measuredSince, errorC: basis.thermometerErrorC };
     const believed = believe(basis, known, options);
     Object.assign(view, kindsOf(basis), { founder: believed });

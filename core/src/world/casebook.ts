@@ -78,6 +78,8 @@ type Line = {
   brood?: 'given' | 'received';
   /** Lit or dark: the old tube. */
   cover?: string;
+  /** Her winter as planned: in another place, from day to day, then back here; null: called off. */
+  winter?: { place: object; from: number; until: number } | null;
   /** Which tube was taken away. */
   gone?: 'old' | 'fresh';
   [more: string]: unknown;
@@ -151,13 +153,18 @@ export function factsOf(s: Situation): Fact[] {
       value: entry(0, { kind: 'intake', found: 'walking', wings: 'dealate', species, ...s.intake }),
     },
   ];
-  for (const { day, every, until, look, to, ...body } of s.log ?? []) {
-    if (to)
+  for (const { day, every, until, look, to, winter, ...body } of s.log ?? []) {
+    const elsewhere = to ?? winter?.place;
+    if (elsewhere)
       facts.push({
         fact: 'place',
-        value: placeSchema.parse({ id: OTHER_PLACE, ...place, name: 'Elsewhere', ...(to as object) }),
+        value: placeSchema.parse({ id: OTHER_PLACE, ...place, name: 'Elsewhere', ...(elsewhere as object) }),
       });
-    const whole = to ? { kind: 'move', placeId: OTHER_PLACE, ...body } : (homeOf(body) ?? bodyOf(look, body));
+    const whole = to
+      ? { kind: 'move', placeId: OTHER_PLACE, ...body }
+      : winter !== undefined
+        ? { kind: 'winter', plan: planOf(winter, zero) }
+        : (homeOf(body) ?? bodyOf(look, body));
     for (let d = day; d <= (until ?? day); d += every ?? Infinity)
       facts.push({ fact: 'entry', value: entry(d, whole) });
   }
@@ -246,6 +253,14 @@ function homeOf({
   if (gone) return entryOf({ what: 'taken-away', partId: gone === 'old' ? TUBE : FRESH, to: 'cleaned' });
   return null;
 }
+
+const planOf = (winter: NonNullable<Line['winter']> | null, zero: Instant): object | null =>
+  winter && {
+    placeId: OTHER_PLACE,
+    from: addDays(zero, winter.from),
+    until: addDays(zero, winter.until),
+    thenPlaceId: PLACE,
+  };
 
 const bestOf = ({ bestTempC: { value } }: SpeciesProfile): number => Math.round((value.low + value.high) / 2);
 

@@ -143,4 +143,15 @@ export const SAMPLES: { [K in KindName]: BodyOf<K> } = {
     setC: 32,
     text: 'a cable under a tile',
   },
+  winter: {
+    kind: 'winter',
+    at: AT,
+    plan: {
+      placeId: PLACE,
+      from: AT,
+      until: LATER,
+      thenPlaceId: '018f0000-0000-7000-8000-000000000008',
+    },
+    text: 'in the cellar, in a closed box',
+  },
 };

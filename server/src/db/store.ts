@@ -362,6 +362,8 @@ function gather(
   for (const e of mine) {
     const body = e.kind === 'amendment' ? e.replacement : e;
     if (body?.kind === 'move') stood.add(body.placeId);
+    if (body?.kind === 'winter' && body.plan)
+      [body.plan.placeId, body.plan.thenPlaceId].forEach((id) => stood.add(id));
   }
   const place = places.get(placeIdNow(queen, mine)) as Place;
   return { queen, home, place, places: [...stood].flatMap((id) => places.get(id) ?? []), entries: mine };

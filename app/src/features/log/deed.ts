@@ -34,6 +34,7 @@ const USUAL: readonly Deed[] = [
   'move',
   'home',
   'heat',
+  'winter',
   'sign',
   'health',
   'knock',

@@ -14,6 +14,7 @@ import { move } from './kinds/move/form';
 import { note } from './kinds/note/form';
 import { rest } from './kinds/rest/form';
 import { sign } from './kinds/sign/form';
+import { winter } from './kinds/winter/form';
 
 /** How every kind that has no page of its own is written; a kind without a form does not compile. */
 export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
@@ -31,6 +32,7 @@ export const KIND_FORMS: { [K in FormKind]: KindForm<K> } = {
   home,
   brood,
   heat,
+  winter,
 };
 
 const PAGED: Record<PagedKind, true> = { look: true };

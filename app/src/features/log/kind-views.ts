@@ -13,6 +13,7 @@ import { move } from './kinds/move/view';
 import { note } from './kinds/note/view';
 import { rest } from './kinds/rest/view';
 import { sign } from './kinds/sign/view';
+import { winter } from './kinds/winter/view';
 import type { EntryBody, KindName } from '@gentle-burrow/core/log';
 import type { KindView, Names } from './kind-view';
 
@@ -35,6 +36,7 @@ export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   home,
   brood,
   heat,
+  winter,
 };
 
 export const kindTitle = (kind: KindName): string => KIND_VIEWS[kind].title;

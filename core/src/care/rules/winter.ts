@@ -1,9 +1,19 @@
-import { addDays, daysBetween, isSome, latest, msOf, phrase, type Phrase } from '../../quantity';
+import {
+  addDays,
+  daysBetween,
+  isSome,
+  latest,
+  msOf,
+  phrase,
+  type Instant,
+  type Phrase,
+} from '../../quantity';
 import { WINTER_TEMP_C, type Winter } from '../../season';
 import { listed, MILESTONE_WORDS } from '../../words';
 import { nounOf, underWay } from '../../housing';
 import type { Case } from '../case';
 import { figure } from '../practice';
+import { gradualSteps, stepsPhrase } from '../winter-steps';
 import {
   ask,
   COMMON_PRACTICE,
@@ -19,6 +29,7 @@ import {
 export const winter: Rule = (c) => {
   if (c.life === 'gone' || c.winter === null) return null;
   if (c.wintering) return inWinter(c, c.winter);
+  if (c.plan && msOf(c.plan.until) > msOf(c.now)) return planned(c, c.winter, c.plan);
   switch (c.phase) {
     case 'late-summer':
     case 'autumn':
@@ -76,15 +87,65 @@ function ahead(c: Case, w: Winter): ReturnType<Rule> {
   });
 }
 
+/** Her winter is planned and not begun: its date, the steps into the cold, and what to do until then. */
+function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnType<Rule> {
+  const { now } = c;
+  const due = msOf(now) >= msOf(plan.from);
+  const late = addDays(plan.from, figure('winterPlanSlackDays'));
+  const middleC = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
+  const steps = gradualSteps(c.tempC, middleC, due ? now : plan.from);
+  const says: Phrase = [
+    ...(due
+      ? ['Her winter was planned to begin by now. ']
+      : phrase`Her winter is planned from ${{ date: plan.from }} to ${{ date: plan.until }}. `),
+    ...(steps.length > 1 ? ['Cool her in steps: ', ...stepsPhrase(steps), '.'] : []),
+    ...broodWords(c),
+    unfed(c)
+      ? ' No food before it: she lives on her reserves. Water for the whole winter.'
+      : ' The last protein before, then sugar only, then none; water for the whole winter.',
+    ' In a fridge used for food, in a closed container. Write the move down when she is carried there.',
+  ];
+  const fresh = waterBefore(c, w);
+  const begin = ask(
+    c,
+    'winter',
+    [plan.from, plan.from, late],
+    ['Begin her winter as planned: cool her in steps.'],
+  );
+  return verdict({
+    ...common,
+    answer: due ? 'now, as planned' : 'as planned',
+    says: fresh.length > 0 ? [...says, ' Her water may not last it: a fresh tube before the cold.'] : says,
+    pressure: due ? 'soon' : 'rest',
+    until: due ? null : plan.from,
+    criteria: [
+      criterion(
+        'plan',
+        due ? 'met' : 'unmet',
+        phrase`You planned her winter from ${{ date: plan.from }} to ${{ date: plan.until }}.`,
+        'your plan',
+        { evidence: [plan.entryId], margin: { value: daysBetween(plan.from, now), unit: 'days' } },
+      ),
+      ...broodCriterion(c),
+      waterCriterion(c, w),
+    ],
+    asks: [begin, ...fresh],
+  });
+}
+
 /** Standing in the cold: water about monthly, and a day on which she is woken. */
 function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const { now } = c;
-  const planned = c.place.winter && msOf(c.place.winter.until) > msOf(now) ? c.place.winter.until : null;
+  const ofPlace = c.place.winter && msOf(c.place.winter.until) > msOf(now) ? c.place.winter.until : null;
+  const planned = c.plan?.until ?? ofPlace;
   const wake = planned ?? w.wake;
   const [from, by] = planned ? [planned, addDays(planned, figure('wakeSlackDays'))] : [w.wakeFrom, w.wakeBy];
   const time = msOf(now) >= msOf(from);
   const overdue = msOf(now) >= msOf(by);
+  const warmC = (c.profile.bestTempC.value.low + c.profile.bestTempC.value.high) / 2;
+  const back = c.plan ? gradualSteps(c.tempC, warmC, latest(c.plan.until, now) as Instant) : [];
   const wakeSays: Phrase = [
+    ...(back.length > 1 ? ['Warm her in steps: ', ...stepsPhrase(back), '. '] : []),
     `Wake ${c.life === 'orphans' ? 'them' : 'her'} gradually, a few degrees a day over a week or two; water first, and the first feed once ${c.life === 'orphans' ? 'they move' : 'she moves'} about in the warmth.`,
   ];
   const check = waterCheck(c);

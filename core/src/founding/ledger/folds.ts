@@ -96,6 +96,10 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     one.heats.push({ ...seenIn(entry), matMm, roomC, readings, setC });
   },
 
+  winter(one, entry) {
+    one.winterPlan = entry.plan ? { entryId: entry.id, ...entry.plan } : null;
+  },
+
   move(one, entry) {
     one.moves.push({ ...seenIn(entry), placeId: entry.placeId });
   },

@@ -141,6 +141,8 @@ export interface QueenLedger {
   offers: Offer[];
   /** Heat at her tube, as it was laid and read, oldest first. */
   heats: HeatLaid[];
+  /** Her winter as it was planned last; null when none is. */
+  winterPlan: ({ entryId: string } & NonNullable<BodyOf<'winter'>['plan']>) | null;
   /** Where she sat at looks that noted it, oldest first, mm from the closed end. */
   seats: { at: Instant; atMm: number; entryId: string }[];
   /** Places she was carried to after the first, oldest first. */
@@ -204,6 +206,7 @@ export function emptyLedger(queenId: string): QueenLedger {
     queenSeen: null,
     offers: [],
     heats: [],
+    winterPlan: null,
     seats: [],
     moves: [],
     health: null,

@@ -1,0 +1,172 @@
+import { gradualSteps, stepsPhrase } from '@gentle-burrow/core/care';
+import { addDays, dayOf, startOfDay, type Phrase } from '@gentle-burrow/core/quantity';
+import { isWinteringTempC, WINTER_TEMP_C, winterAround } from '@gentle-burrow/core/season';
+import { StyleSheet, View } from 'react-native';
+import { usePlacesAsMeasured } from '@/data/places-as-measured';
+import { useSettings } from '@/data/queries';
+import { useProfileOf } from '@/features/founder/profiles';
+import { usePreferences, type Preferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { zoneNow } from '@/ui/dates';
+import { DateField, Fault } from '@/ui/fields';
+import { Said } from '@/ui/Said';
+import { Caution } from '@/ui/Sheet';
+import { Tick } from '@/ui/Tick';
+import { inUnits, tempText } from '@/ui/units';
+import { Words } from '@/ui/Words';
+import type { FieldsProps, KindForm } from '../../kind-form';
+
+interface Draft {
+  off: boolean;
+  placeId: string | null;
+  thenPlaceId: string | null;
+  /** Calendar days, yyyy-mm-dd; empty while nothing was chosen. */
+  from: string;
+  until: string;
+  /** The moments as they were written, which hold while their days are left as they are. */
+  was: { from: string; until: string } | null;
+}
+
+/** "5 to 8 °C", in the keeper's unit. */
+const usualText = (units: Preferences): string =>
+  inUnits(`${WINTER_TEMP_C.low} to ${WINTER_TEMP_C.high} °C`, units);
+
+/** By day, at noon of the keeper's clock. */
+const noonOf = (day: string) => addDays(startOfDay(day, zoneNow()), 0.5);
+
+const momentOf = (day: string, was: string | undefined) =>
+  was !== undefined && dayOf(was, zoneNow()) === day ? was : noonOf(day);
+
+/** What stands against the plan, as a sentence; null when nothing does. */
+function faultOf({ placeId, thenPlaceId, from, until }: Draft): string | null {
+  if (from && until && until <= from) return 'Her winter ends before it begins. Swap the dates.';
+  if (placeId && placeId === thenPlaceId)
+    return 'She would stand in the same place afterwards. Choose where she is warmed again.';
+  return null;
+}
+
+function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+  const units = usePreferences();
+  const { temperature } = units;
+  const { hemisphere } = useSettings();
+  const places = usePlacesAsMeasured();
+  const profile = useProfileOf()(shown.view.profileId);
+  if (!profile.winters.value)
+    return (
+      <Fault>
+        Her kind does not winter: kept cold, she would only stand still. No winter is planned for her.
+      </Fault>
+    );
+  const now = new Date().toISOString();
+  const usual = winterAround(now, hemisphere, zoneNow());
+  const options = places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }));
+  const [cold, warm] = [draft.placeId, draft.thenPlaceId].map((id) => places.find((p) => p.id === id));
+  const fault = faultOf(draft);
+  const steps: Phrase[] = [
+    ...(cold && draft.from
+      ? [stepsWords('Into the cold: ', shown.view.tempC, cold.tempC, noonOf(draft.from))]
+      : []),
+    ...(cold && warm && draft.until
+      ? [stepsWords('Out of it: ', cold.tempC, warm.tempC, noonOf(draft.until))]
+      : []),
+  ];
+  return (
+    <View style={styles.all}>
+      {shown.view.ledger.winterPlan ? (
+        <Tick label="It is called off, or over" on={draft.off} onPress={() => change({ off: !draft.off })} />
+      ) : null}
+      {draft.off ? null : (
+        <>
+          <Choice
+            label={`Where she winters (${usualText(units)} is usual)`}
+            options={options}
+            value={draft.placeId}
+            onChange={(placeId) => change({ placeId })}
+          />
+          <View style={styles.row}>
+            <DateField label="Cooled from" value={draft.from} onChange={(from) => change({ from })} />
+            <DateField label="Warmed from" value={draft.until} onChange={(until) => change({ until })} />
+          </View>
+          <Button
+            mode="text"
+            style={styles.left}
+            onPress={() =>
+              change({ from: dayOf(usual.begin, zoneNow()), until: dayOf(usual.wake, zoneNow()) })
+            }
+          >
+            Take the usual dates
+          </Button>
+          <Choice
+            label="Where she stands afterwards"
+            options={options}
+            value={draft.thenPlaceId}
+            onChange={(thenPlaceId) => change({ thenPlaceId })}
+          />
+          {fault ? <Fault>{fault}</Fault> : null}
+          {cold && !isWinteringTempC(cold.tempC) ? (
+            <Words kind="small" soft>
+              {`It is warmer there than a winter is: ${usualText(units)} is common practice.`}
+            </Words>
+          ) : null}
+          <View aria-live="polite">
+            {steps.map((s, i) => (
+              <Said kind="small" key={i} phrase={s} />
+            ))}
+          </View>
+          <Caution>
+            <Words kind="small">
+              In a fridge used for food only in a closed container. Water for the whole time; never below
+              freezing, for glass bursts.
+            </Words>
+          </Caution>
+        </>
+      )}
+    </View>
+  );
+}
+
+/** "Into the cold: 18 °C from 31 Oct, 12 °C from 3 Nov." */
+function stepsWords(lead: string, fromC: number, toC: number, from: string): Phrase {
+  const steps = gradualSteps(fromC, toC, from);
+  if (steps.length < 2) return [`${lead}in one step, for it is a small one.`];
+  return [lead, ...stepsPhrase(steps), '.'];
+}
+
+/** Her winter planned: where, from when to when, and where she stands afterwards. */
+export const winter: KindForm<'winter', Draft> = {
+  deed: 'Her winter',
+  keep: 'Keep this plan',
+  kept: ({ plan }, shown) =>
+    plan
+      ? `The winter of ${shown.facts.queen.label} is planned.`
+      : `No winter is planned for ${shown.facts.queen.label} any more.`,
+  begin: ({ facts, view }, body) => {
+    const plan = body ? body.plan : view.ledger.winterPlan;
+    const day = (at: string | undefined) => (at ? dayOf(at, zoneNow()) : '');
+    return {
+      off: body?.plan === null,
+      placeId: plan?.placeId ?? null,
+      thenPlaceId: plan?.thenPlaceId ?? facts.place.id,
+      from: day(plan?.from),
+      until: day(plan?.until),
+      was: plan ? { from: plan.from, until: plan.until } : null,
+    };
+  },
+  finish: (draft) => {
+    const { off, placeId, thenPlaceId, from, until, was } = draft;
+    if (off) return { plan: null };
+    if (!placeId || !thenPlaceId || !from || !until || faultOf(draft)) return null;
+    const [begins, ends] = [momentOf(from, was?.from), momentOf(until, was?.until)];
+    return { plan: { placeId, thenPlaceId, from: begins, until: ends } };
+  },
+  useStopped: (_, shown) => !useProfileOf()(shown.view.profileId).winters.value,
+  Fields,
+};
+
+const styles = StyleSheet.create({
+  all: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  left: { alignSelf: 'flex-start' },
+});

@@ -147,7 +147,7 @@ export function caseOf(input: CaseInput): Case {
   const watered = wateredOf(home, rooms, now);
   const plan = planOf(known, now);
   const planned =
-    (place.winter !== null && msOf(place.winter.until) > msOf(now)) || plan?.placeId === place.id;
+    (place.winter !== null && msOf(place.winter.until) > msOf(now)) || isBegun(plan, place, now);
   return {
     now,
     zone,
@@ -184,6 +184,12 @@ export function caseOf(input: CaseInput): Case {
 function planOf({ winterPlan: plan }: QueenLedger, now: Instant): Case['plan'] {
   return plan && msOf(now) < msOf(addDays(plan.until, 2 * figure('wakeSlackDays'))) ? plan : null;
 }
+
+/** She stands in the cold as planned, or a little before; a plan for later does not make this cold her winter. */
+const isBegun = (plan: Case['plan'], place: Place, now: Instant): boolean =>
+  plan !== null &&
+  plan.placeId === place.id &&
+  msOf(plan.from) <= msOf(addDays(now, figure('winterPlanSlackDays')));
 
 function eatingOf({ course, probabilities }: FounderBelief): Eating {
   switch (course) {

@@ -28,7 +28,13 @@ const shown = {
   view: {
     housing: housing(usualTube('', ''), []),
     part: usualTube('', ''),
-    ledger: { counts: { workers: { range: { low: 3, high: 3 } } }, health: null, species: null, heats: [], winterPlan: null },
+    ledger: {
+      counts: { workers: { range: { low: 3, high: 3 } } },
+      health: null,
+      species: null,
+      heats: [],
+      winterPlan: null,
+    },
   },
 } as unknown as ShownQueen;
 

@@ -95,6 +95,12 @@ export const look: Rule = (c) => {
   });
 };
 
+/** Everything that can be read in one visit is read in one: each opening costs her. */
+const lookAtTube = ({ known }: Case): string =>
+  (known.heats.at(-1)?.matMm ?? null) === null
+    ? 'One short look: brood, where she sits, water line, plug; and the thermometer beside her.'
+    : 'One short look: brood, where she sits, water line, plug; and how warm it is at both ends of her cell.';
+
 /** A look is best when the next thing is likely to be there; never before the method allows it. */
 function lookAsk(c: Case, from: Instant): Ask {
   const next = c.ahead?.next;
@@ -105,7 +111,7 @@ function lookAsk(c: Case, from: Instant): Ask {
     c,
     'look',
     [from, best, last],
-    [c.tube ? 'One short look: brood, water line, plug.' : 'One short look: brood, how moist it is, mould.'],
+    [c.tube ? lookAtTube(c) : 'One short look: brood, how moist it is, mould.'],
     {
       obligatory: false,
     },

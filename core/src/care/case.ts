@@ -147,7 +147,7 @@ export function caseOf(input: CaseInput): Case {
   const watered = wateredOf(home, rooms, now);
   const plan = planOf(known, now);
   const planned =
-    (place.winter !== null && msOf(place.winter.until) > msOf(now)) || isBegun(plan, place, now);
+    (place.winter !== null && msOf(place.winter.until) > msOf(now)) || planBegun(plan, place, now);
   return {
     now,
     zone,
@@ -186,7 +186,7 @@ function planOf({ winterPlan: plan }: QueenLedger, now: Instant): Case['plan'] {
 }
 
 /** She stands in the cold as planned, or a little before; a plan for later does not make this cold her winter. */
-const isBegun = (plan: Case['plan'], place: Place, now: Instant): boolean =>
+export const planBegun = (plan: Case['plan'], place: Place, now: Instant): boolean =>
   plan !== null &&
   plan.placeId === place.id &&
   msOf(plan.from) <= msOf(addDays(now, figure('winterPlanSlackDays')));

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics';
 import { saturationPressureKPa } from '../climate';
 import type { TubeHome } from '../facts';
 import type { HeatLaid, QueenLedger } from '../founding';
@@ -39,8 +40,8 @@ export function alongOf(tube: TubeHome, heats: readonly HeatLaid[], at: number):
 
 /**
  * How warm she stands with the heat at her tube: from each setting on as much warmer as the middle of her cell was than the place was told or
- * measured then, so that warmth that the place knows already counts once. On a thermostat it stays what it was; the air of the room is
- * drier for being warmed.
+ * measured then, so that warmth that the place knows already counts once. On a thermostat it stays what it was while the room is
+ * cooler, for a thermostat cannot cool; the air of the room is drier for being warmed.
  */
 export function heatedBy(stood: Stood, known: QueenLedger, tube: TubeHome | null): Stood {
   const heats = tube ? heatsHere(known, tube) : [];
@@ -72,7 +73,10 @@ export function heatedBy(stood: Stood, known: QueenLedger, tube: TubeHome | null
     steps: cut(stepsOf(stood.temperature), ({ from, tempC, partsC }, ms): WarmthStep => {
       const heat = heatAt(ms);
       if (!heat) return { from, tempC, ...(partsC ? { partsC } : {}) };
-      if (heat.steadyC !== null) return { from, tempC: heat.steadyC };
+      if (heat.steadyC !== null) {
+        const parts = (partsC ?? [tempC]).map((c) => Math.max(c, heat.steadyC as number));
+        return { from, tempC: mean(parts), ...(partsC ? { partsC: parts } : {}) };
+      }
       return {
         from,
         tempC: tempC + heat.cellC,

@@ -1,6 +1,6 @@
 export { narrowerThan } from './gap';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
-export { caseOf, type Case, type CaseInput, type Eating } from './case';
+export { caseOf, planBegun, type Case, type CaseInput, type Eating } from './case';
 export { counsel, type Counsel } from './counsel';
 export { weightOf, type Peace } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';

@@ -36,6 +36,7 @@ export { patternOf, stretchesOf, wholeDays, type Stretch, type WholeDay } from '
 export {
   PART_MS,
   PARTS_OF_DAY,
+  halfRangeC,
   placeAt,
   placeRecord,
   ROOM_C,

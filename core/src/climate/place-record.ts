@@ -130,6 +130,9 @@ const meanOf = (values: readonly number[], per: number): number | null =>
 /** Standard error of a figure that lies within this half-range in eight cases of ten. */
 export const standardErrorC = (halfRangeC: number): number => halfRangeC / normalQuantile(0.9);
 
+/** The half-range that holds eight cases of ten, of a standard error. */
+export const halfRangeC = (errorC: number): number => errorC * normalQuantile(0.9);
+
 /** Where a probe lay at a moment; where it lay first also before. */
 export function placeAt({ stays }: Pick<Probe, 'stays'>, ms: number): string | null {
   let place = stays[0]?.placeId ?? null;

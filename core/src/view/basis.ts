@@ -12,7 +12,7 @@ import {
 } from '../founding';
 import type { MeasuredDay, PlaceRecord } from '../climate';
 import { partOf, type Housing } from '../housing';
-import { heatedBy } from '../care';
+import { heatedBy, planBegun } from '../care';
 import type { Entry } from '../log';
 import { addDays, DAY_MS, instantOf, latest, msOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
@@ -178,7 +178,10 @@ function staysOf(
   return [...moved, ...plannedStays(known, places, place, now)];
 }
 
-/** Where she will stand by the plan of her winter; what is past is as it was written. */
+/**
+ * Where she will stand by the plan of her winter. What is past, and today, is as it was written: a plan carries nobody. While she stands in
+ * the cold of another winter, that one ends first.
+ */
 function plannedStays(
   { winterPlan: plan }: QueenLedger,
   places: readonly Place[],
@@ -188,8 +191,14 @@ function plannedStays(
   if (!plan || msOf(plan.until) <= msOf(now)) return [];
   const [cold, warm] = [plan.placeId, plan.thenPlaceId].map((id) => places.find((p) => p.id === id));
   if (!cold || !warm) return [];
-  const goes = place.id === cold.id ? [] : [{ from: latest(plan.from, now) as Instant, place: cold }];
-  return [...goes, { from: plan.until, place: warm }];
+  if (place.id === cold.id) return planBegun(plan, place, now) ? [{ from: plan.until, place: warm }] : [];
+  const from = latest(plan.from, addDays(now, 1)) as Instant;
+  return msOf(from) < msOf(plan.until)
+    ? [
+        { from, place: cold },
+        { from: plan.until, place: warm },
+      ]
+    : [];
 }
 
 /** A queen's own seed, so that her outlook does not flicker between two answers (FNV-1a of her id). */

@@ -164,7 +164,8 @@ export function placeNow(
       ...spot,
       measured: true,
       ...(dayLowC === undefined ? {} : { dayLowC: dayLowC + addedC }),
-      ...(dayHighC === undefined ? {} : { dayHighC: dayHighC + addedC }),
+      // a cell that was read cooler than the shelf once is no shelter from the shelf's heat
+      ...(dayHighC === undefined ? {} : { dayHighC: dayHighC + Math.max(0, addedC) }),
     },
   };
 }

@@ -122,6 +122,18 @@ test('who asks while it is read gets the same, and what is written meanwhile is 
   expect((await records.of([a.place.id]))[0]?.days).toHaveLength(12);
 });
 
+test('a file that spans three stays is heard of at each place, the one between too', async () => {
+  const stays = [
+    { from: daysAgo(400), placeId: a.place.id },
+    { from: daysAgo(20), placeId: b.place.id },
+    { from: daysAgo(10), placeId: a.place.id },
+  ];
+  await store.write([{ fact: 'probe', value: { ...probe, stays } }]);
+  expect((await shown(b)).facts.measured).toEqual([]);
+  await measure(ago(30), NOW.getTime(), 22);
+  expect((await shown(b)).facts.measured[0]?.days.length).toBeGreaterThan(9);
+});
+
 test('a record that grew bit by bit is the same as one that is read at once', async () => {
   const records = new PlaceRecords(store);
   store.onWrite((facts) => records.note(facts));

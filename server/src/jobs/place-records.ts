@@ -129,7 +129,7 @@ export class PlaceRecords {
     const first = ms.reduce((a, b) => Math.min(a, b), Infinity);
     const last = ms.reduce((a, b) => Math.max(a, b), -Infinity);
     const shown = tempC.flatMap((c) => (c === null ? [] : [correctedReading(c, correction)]));
-    for (const placeId of new Set([placeAt(probe, first), placeAt(probe, last)])) {
+    for (const placeId of placesBetween(probe, first, last)) {
       const kept = placeId === null ? undefined : this.kept.get(placeId);
       if (!kept || placeId === null) continue;
       const changes = !asExpected(kept, first, last, shown);
@@ -138,6 +138,12 @@ export class PlaceRecords {
       if (changes) moved.add(placeId);
     }
   }
+}
+
+/** Every place where a probe lay between two moments; carried there and back, the one between too. */
+function placesBetween(probe: Probe, first: number, last: number): Set<string | null> {
+  const carried = probe.stays.filter(({ from }) => msOf(from) > first && msOf(from) <= last + HOUR_MS);
+  return new Set([placeAt(probe, first), ...carried.map((s) => s.placeId)]);
 }
 
 function asExpected(

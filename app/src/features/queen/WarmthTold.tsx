@@ -1,3 +1,4 @@
+import { halfRangeC } from '@gentle-burrow/core/climate';
 import { phrase } from '@gentle-burrow/core/quantity';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
@@ -5,8 +6,6 @@ import { Button } from '@/ui/Button';
 import { Said } from '@/ui/Said';
 import { go } from '@/ui/way';
 
-/** Half of the range that holds eight cases of ten, of a standard error. */
-const EIGHT_OF_TEN = 1.2816;
 /** Less than that is not worth a word, °C. */
 const WORTH_SAYING_C = 0.3;
 
@@ -15,7 +14,7 @@ export function WarmthTold({ shown }: { shown: ShownQueen }) {
   const { facts, view } = shown;
   const { measuredSince, errorC } = view.warmth;
   const { name, id } = facts.place;
-  const range = { tempDiffC: EIGHT_OF_TEN * errorC };
+  const range = { tempDiffC: halfRangeC(errorC) };
   return (
     <View>
       <Said
@@ -42,7 +41,7 @@ function HerOffset({ shown }: { shown: ShownQueen }) {
   return (
     <Said
       kind="small"
-      phrase={phrase`By her own stages it is about ${{ tempDiffC: Math.abs(offset.meanC) }} ${{ word: offset.meanC > 0 ? 'warmer' : 'cooler' }} than the thermometer shows, give or take ${{ tempDiffC: EIGHT_OF_TEN * offset.errorC }}: her dates follow that.`}
+      phrase={phrase`By her own stages it is about ${{ tempDiffC: Math.abs(offset.meanC) }} ${{ word: offset.meanC > 0 ? 'warmer' : 'cooler' }} than the thermometer shows, give or take ${{ tempDiffC: halfRangeC(offset.errorC) }}: her dates follow that.`}
     />
   );
 }

@@ -11,7 +11,7 @@ import {
 import { WINTER_TEMP_C, type Winter } from '../../season';
 import { listed, MILESTONE_WORDS } from '../../words';
 import { nounOf, underWay } from '../../housing';
-import type { Case } from '../case';
+import { planBegun, type Case } from '../case';
 import { figure } from '../practice';
 import { gradualSteps, stepsPhrase } from '../winter-steps';
 import {
@@ -29,7 +29,9 @@ import {
 export const winter: Rule = (c) => {
   if (c.life === 'gone' || c.winter === null) return null;
   if (c.wintering) return inWinter(c, c.winter);
-  if (c.plan && msOf(c.plan.until) > msOf(c.now)) return planned(c, c.winter, c.plan);
+  // a plan for a later winter says nothing of this one
+  if (c.plan && msOf(c.plan.until) > msOf(c.now) && msOf(c.plan.from) < msOf(c.winter.wakeBy))
+    return planned(c, c.winter, c.plan);
   switch (c.phase) {
     case 'late-summer':
     case 'autumn':
@@ -137,13 +139,14 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
 function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const { now } = c;
   const ofPlace = c.place.winter && msOf(c.place.winter.until) > msOf(now) ? c.place.winter.until : null;
-  const planned = c.plan?.until ?? ofPlace;
+  const plan = planBegun(c.plan, c.place, now) ? c.plan : null;
+  const planned = plan?.until ?? ofPlace;
   const wake = planned ?? w.wake;
   const [from, by] = planned ? [planned, addDays(planned, figure('wakeSlackDays'))] : [w.wakeFrom, w.wakeBy];
   const time = msOf(now) >= msOf(from);
   const overdue = msOf(now) >= msOf(by);
   const warmC = (c.profile.bestTempC.value.low + c.profile.bestTempC.value.high) / 2;
-  const back = c.plan ? gradualSteps(c.tempC, warmC, latest(c.plan.until, now) as Instant) : [];
+  const back = plan ? gradualSteps(c.tempC, warmC, latest(plan.until, now) as Instant) : [];
   const wakeSays: Phrase = [
     ...(back.length > 1 ? ['Warm her in steps: ', ...stepsPhrase(back), '. '] : []),
     `Wake ${c.life === 'orphans' ? 'them' : 'her'} gradually, a few degrees a day over a week or two; water first, and the first feed once ${c.life === 'orphans' ? 'they move' : 'she moves'} about in the warmth.`,

@@ -11,6 +11,16 @@ const LIMITS: Record<NonNullable<Step['limitedBy']>, string> = {
   reach: ' Nearer it may not come: under her cell she could not get away from it.',
 };
 
+/** Why it is left although she may prefer it otherwise. */
+const STAYS: Record<NonNullable<Step['limitedBy']>, string> = {
+  'small-steps': 'Leave it as it is: less than a millimetre is a degree or two here.',
+  flood:
+    'Leave it as it is for now: any nearer and the air behind the plug would push water into her cell. Let the plug drink for a day, then read again.',
+  heat: 'Leave it as it is: the warm end of her cell is at her best, and more would be above it.',
+  reach:
+    'It lies as near as it may: under her cell she could not get away from it. For more warmth raise its thermostat a little.',
+};
+
 /** What is done next with the heat, and what it comes to. */
 export function stepWords({ does, moveMm, matMm, thenC, thermostatC, limitedBy }: Step): Phrase {
   const limit = limitedBy ? LIMITS[limitedBy] : '';
@@ -21,12 +31,10 @@ export function stepWords({ does, moveMm, matMm, thenC, thermostatC, limitedBy }
   switch (does) {
     case 'stay':
       return [
-        limitedBy === 'reach'
-          ? 'It lies as near as it may: under her cell she could not get away from it. For more warmth raise its thermostat a little.'
-          : 'Leave it as it is: a little below what she seems to prefer is right.',
+        limitedBy ? STAYS[limitedBy] : 'Leave it as it is: a little below what she seems to prefer is right.',
       ];
     case 'away':
-      return ['Take it away: the room alone is warm enough for her.'];
+      return ['Take it away: the room alone is as warm as she should have it, or warmer.'];
     default:
       return [
         ...phrase`Move it ${{ mm: Math.abs(moveMm ?? 0) }} ${{ word: does === 'closer' ? 'closer' : 'back' }}, to ${{ mm: Math.abs(matMm ?? 0) }} ${{ word: (matMm ?? 0) < 0 ? 'under the outer plug' : 'from the mouth' }}: the middle of her cell comes to about ${{ tempC: thenC }}.`,

@@ -53,6 +53,9 @@ test('a probe sends JSON or lines, and its newest reading stands in the list', a
   });
 });
 
+test('a secret is nothing but digits and letters, so that no command line takes it for an option', () =>
+  expect(token).toMatch(/^[0-9a-f]{48}$/));
+
 test('without the secret, or with that of before, nothing is taken; the secret itself is kept nowhere', async () => {
   for (const authorization of ['', 'Bearer wrong', token])
     expect((await push(`${at(1)} 20`, { authorization })).statusCode).toBe(401);

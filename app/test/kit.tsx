@@ -41,6 +41,8 @@ export class PretendServer {
   down = false;
   /** Answers to reading are ready when they are asked for, and come when this is over. */
   slow: Promise<void> | null = null;
+  /** Which of them alone, if not all. */
+  slowAt: string | null = null;
   stock: Stock['levels'] = [];
   own: OwnKind[] = [];
   learned: Learned = {};
@@ -57,7 +59,7 @@ export class PretendServer {
     if (this.down) throw new TypeError('no connection');
     if (init?.method) this.take(init.method, path, JSON.parse(init.body ?? 'null'));
     const body = init?.method ? {} : this.read(path);
-    if (!init?.method) await this.slow;
+    if (!init?.method && (this.slowAt ?? path) === path) await this.slow;
     return { ok: body !== null, status: body === null ? 404 : 200, json: async () => body ?? notFound };
   }
 

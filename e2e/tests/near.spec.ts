@@ -285,7 +285,8 @@ test('no page is longer than two and a half phone screens before folding', async
   ];
   const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
   for (const path of [...pages, ...more, ...views]) {
-    await page.goto(demo.url + path);
+    // what is asked for last makes a page longer too
+    await page.goto(demo.url + path, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();
     await expect(page.getByRole('status', { name: /^Loading/ })).toBeHidden();
     const region = page.getByRole('main').getByRole('region');

@@ -3,7 +3,6 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
-import { Sheet } from './Sheet';
 import { Words } from './Words';
 
 interface FoldProps {
@@ -18,7 +17,7 @@ export function Fold({ title, begin = false, children }: FoldProps) {
   const p = useBurrow();
   const [open, setOpen] = useState(begin);
   return (
-    <Sheet tight>
+    <View style={[styles.fold, { borderTopColor: p.rule }]}>
       <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.head}>
         <Icon source={open ? 'chevron-up' : 'chevron-down'} size={22} color={p.moss} />
         <Words kind="heading" color={p.moss}>
@@ -26,11 +25,13 @@ export function Fold({ title, begin = false, children }: FoldProps) {
         </Words>
       </Pressable>
       {open ? <View style={styles.body}>{children}</View> : null}
-    </Sheet>
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
+  // the head is as tall as a finger by itself: room above it would be added to every fold of a page
+  fold: { borderTopWidth: 1, gap: SPACE.s },
   head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: TARGET },
   body: { gap: SPACE.m },
 });

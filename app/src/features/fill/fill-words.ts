@@ -29,9 +29,7 @@ const LASTING_WORDS: Record<Lasting, string> = {
 /** Where its water is reckoned to last otherwise than its school holds. */
 const otherwise = ({ lasting, school }: Among, fill: Fill, unit: 'mm' | 'in'): string[] =>
   school.holdsLongest && (lasting === 'shortest' || lasting === 'between')
-    ? [
-        `by our reckoning it does not last longer: the shorter the chamber, the faster water leaves; here vapour has ${lengthText(fill.pathMm, unit)} to go`,
-      ]
+    ? [`by our reckoning it does not last longer: vapour has only ${lengthText(fill.pathMm, unit)} to go`]
     : [];
 
 /** The school that a fill belongs to, and where it stands among the others. */

@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { onlineManager } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -74,7 +75,12 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     if (asked === null) goInstead(`${stepAddress(draft?.step ?? 0)}${draft ? BEGUN : ''}`, INTAKE);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- on coming here alone
   }, []);
-  const setStep = (to: number) => (to < step ? goBack(stepAddress(to)) : go(stepAddress(to)));
+  const [pressed, setPressed] = useState(false);
+  const setStep = (to: number) => {
+    setPressed(false);
+    if (to < step) goBack(stepAddress(to));
+    else go(stepAddress(to));
+  };
   const places = usePlaces();
   const shelf = useShelf();
   const form = useForm<QueenForm>({
@@ -121,6 +127,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     else setStep(step + 1);
   };
   const backToFault = (faults: object) => {
+    setPressed(false);
     const at = STEP_FIELDS.findIndex((fields) => fields.some((f) => f in faults));
     if (at >= 0 && at !== step) goInstead(stepAddress(at));
   };
@@ -131,7 +138,13 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     clearDraft(DRAFT);
     goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
   };
-  const save = useOnce(() => form.handleSubmit(keep, backToFault)());
+  const saveNow = useOnce(() => form.handleSubmit(keep, backToFault)());
+  // her letter is offered when the shelf is known: whoever is quicker waits for it, and is not sent back for it
+  const unnamed = shelf.loading && onlineManager.isOnline() && values.label === '';
+  const save = () => (unnamed ? setPressed(true) : saveNow());
+  useEffect(() => {
+    if (pressed && !unnamed && !saved.current) saveNow();
+  }, [pressed, unnamed, saveNow]);
   const startOver = () => {
     // nothing of the old form is kept on the way out
     saved.current = true;
@@ -156,6 +169,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
             <Button
               mode="contained"
               style={styles.button}
+              loading={pressed}
               onPress={() => (step < LAST ? void next() : save())}
             >
               {step < LAST ? 'Next' : 'Take her in'}

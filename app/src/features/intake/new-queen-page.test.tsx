@@ -66,6 +66,23 @@ test('five short steps become one request that the contract takes', async () => 
   expect(router.replace).toHaveBeenCalledWith(`/queens/${body.queen.id}`);
 });
 
+test('who is done before the shelf is known waits for her letter, and is not sent back for it', async () => {
+  const server = new PretendServer([madeQueen('A', 30)]);
+  let answer = () => {};
+  server.slow = new Promise((resolve) => (answer = resolve));
+  server.slowAt = '/shelf';
+  show(<Intake />);
+  await toTube('Caught digging');
+  await toPlace();
+  press('Take her in');
+  await act(async () => {});
+  expect(server.bodiesOf('/queens')).toHaveLength(0);
+  screen.getByRole('heading', { name: 'Where does she stand?' });
+  await act(async () => answer());
+  await waitFor(() => expect(server.bodiesOf('/queens')).toHaveLength(1));
+  expect(newQueenSchema.parse(server.bodiesOf('/queens')[0]).queen.label).toBe('B');
+});
+
 test('a step is not left with something missing, and what was written stays', async () => {
   new PretendServer([]);
   show(<Intake />);

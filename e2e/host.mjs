@@ -4,7 +4,8 @@ import { projectors, serve } from '../server/dist/serve.js';
 
 setFlagsFromString('--liftoff-only');
 
-const pool = projectors();
+// one thread a worker of the tests: it stays warm, where more would come and go
+const pool = projectors(1);
 const open = new Map();
 
 const deeds = {

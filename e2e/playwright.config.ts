@@ -33,11 +33,13 @@ export default defineConfig({
       ],
     },
   },
+  // what has to do with one of them alone, or with neither, is tried on one: "@phone" or "@wide"
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'phone', grepInvert: /@wide/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     // with motion on one and without on the other: both are used, and what does not move is quicker
     {
       name: 'wide',
+      grepInvert: /@phone/,
       use: { viewport: { width: 1280, height: 800 }, contextOptions: { reducedMotion: 'reduce' } },
     },
   ],

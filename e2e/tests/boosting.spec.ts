@@ -42,66 +42,74 @@ test('pupae of a colony with workers are given to a sister: both logs say so, an
   await expect.poll(() => moves(t1)).toEqual(['given']);
 });
 
-test('what was given is put right in the log of one, and stands right in that of the other', async ({
-  page,
-  demo,
-}) => {
-  const [t1, t5] = [await demo.queenId('T1'), await demo.queenId('T5')];
-  const counts = async (id: string) =>
-    (await demo.api<Detail>(`/queens/${id}`)).view.ledger.broodMoves.map((m) => m.counts);
-  await page.goto(`${demo.url}/queens/${t5}`);
-  await expect(page.getByText(/4 pupae came/).first()).toBeVisible();
-  await toView(page, 'Log');
-  await expect(page.getByText('4 pupae from T1, chilled for 4 minutes')).toBeVisible();
-  await page.getByRole('button', { name: /^Put right: Brood moved/ }).click();
-  await page.getByRole('textbox', { name: 'Pupae' }).fill('5');
-  await page.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect.poll(() => counts(t1)).toEqual([{ pupae: 5 }]);
-  await expect.poll(() => counts(t5)).toEqual([{ pupae: 5 }]);
-  await page.goto(`${demo.url}/queens/${t1}/log`);
-  await expect(page.getByText('5 pupae given to T5, chilled for 4 minutes')).toBeVisible();
-  await page.getByRole('button', { name: /^Take back: Brood moved/ }).click();
-  await expect.poll(() => counts(t5)).toEqual([]);
-  await expect.poll(() => counts(t1)).toEqual([]);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(() => counts(t5)).toEqual([{ pupae: 5 }]);
-});
+test(
+  'what was given is put right in the log of one, and stands right in that of the other',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    const [t1, t5] = [await demo.queenId('T1'), await demo.queenId('T5')];
+    const counts = async (id: string) =>
+      (await demo.api<Detail>(`/queens/${id}`)).view.ledger.broodMoves.map((m) => m.counts);
+    await page.goto(`${demo.url}/queens/${t5}`);
+    await expect(page.getByText(/4 pupae came/).first()).toBeVisible();
+    await toView(page, 'Log');
+    await expect(page.getByText('4 pupae from T1, chilled for 4 minutes')).toBeVisible();
+    await page.getByRole('button', { name: /^Put right: Brood moved/ }).click();
+    await page.getByRole('textbox', { name: 'Pupae' }).fill('5');
+    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await expect.poll(() => counts(t1)).toEqual([{ pupae: 5 }]);
+    await expect.poll(() => counts(t5)).toEqual([{ pupae: 5 }]);
+    await page.goto(`${demo.url}/queens/${t1}/log`);
+    await expect(page.getByText('5 pupae given to T5, chilled for 4 minutes')).toBeVisible();
+    await page.getByRole('button', { name: /^Take back: Brood moved/ }).click();
+    await expect.poll(() => counts(t5)).toEqual([]);
+    await expect.poll(() => counts(t1)).toEqual([]);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(() => counts(t5)).toEqual([{ pupae: 5 }]);
+  },
+);
 
-testOffline('without a connection it waits whole, and is sent whole', async ({ page, demo }) => {
-  const [t1, t3] = [await demo.queenId('T1'), await demo.queenId('T3')];
-  await page.goto(`${demo.url}/queens/${t3}`);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await open(page);
-  await page.getByRole('radio', { name: /^T1/ }).click();
-  await expect(page.getByText(/the kind is not certain/)).toBeVisible();
-  await demo.stop();
-  await page.getByRole('textbox', { name: 'Pupae' }).fill('3');
-  await keep(page).click();
-  await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
-  await expect(page.getByText(/3 pupae came/).first()).toBeVisible();
-  await demo.start();
-  await expect(page.getByText(/kept here/)).toBeHidden();
-  for (const [id, way] of [
-    [t3, 'received'],
-    [t1, 'given'],
-  ] as const)
-    await expect
-      .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.ledger.broodMoves.at(-1))
-      .toMatchObject({ way, counts: { pupae: 3 } });
-});
+testOffline(
+  'without a connection it waits whole, and is sent whole',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    const [t1, t3] = [await demo.queenId('T1'), await demo.queenId('T3')];
+    await page.goto(`${demo.url}/queens/${t3}`);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await open(page);
+    await page.getByRole('radio', { name: /^T1/ }).click();
+    await expect(page.getByText(/the kind is not certain/)).toBeVisible();
+    await demo.stop();
+    await page.getByRole('textbox', { name: 'Pupae' }).fill('3');
+    await keep(page).click();
+    await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
+    await expect(page.getByText(/3 pupae came/).first()).toBeVisible();
+    await demo.start();
+    await expect(page.getByText(/kept here/)).toBeHidden();
+    for (const [id, way] of [
+      [t3, 'received'],
+      [t1, 'given'],
+    ] as const)
+      await expect
+        .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.ledger.broodMoves.at(-1))
+        .toMatchObject({ way, counts: { pupae: 3 } });
+  },
+);
 
-test('by keyboard: the brood of a dead queen, with the risk that it is', async ({ page, demo }, info) => {
-  test.skip(info.project.name === 'phone', 'a phone has no keyboard');
-  const a1 = await demo.queenId('A1');
-  await page.goto(`${demo.url}/queens/${a1}`);
-  await page.getByRole('button', { name: DEED, exact: true }).focus();
-  await page.keyboard.press('Enter');
-  const other = page.getByRole('radiogroup', { name: 'Given to' });
-  await expect(other.getByRole('radio')).toHaveCount(1);
-  await other.getByRole('radio').focus();
-  await page.keyboard.press('Space');
-  await expect(page.getByText(/Why its queen died is not known for sure/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Pupae' }).focus();
-  await page.keyboard.type('3');
-  await expect(keep(page)).toBeEnabled();
-});
+test(
+  'by keyboard: the brood of a dead queen, with the risk that it is',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    const a1 = await demo.queenId('A1');
+    await page.goto(`${demo.url}/queens/${a1}`);
+    await page.getByRole('button', { name: DEED, exact: true }).focus();
+    await page.keyboard.press('Enter');
+    const other = page.getByRole('radiogroup', { name: 'Given to' });
+    await expect(other.getByRole('radio')).toHaveCount(1);
+    await other.getByRole('radio').focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByText(/Why its queen died is not known for sure/)).toBeVisible();
+    await page.getByRole('textbox', { name: 'Pupae' }).focus();
+    await page.keyboard.type('3');
+    await expect(keep(page)).toBeEnabled();
+  },
+);

@@ -212,12 +212,10 @@ test('a hygrometer is checked over salt: from then on its readings are put right
   expect(await seriousFaults(page)).toEqual([]);
 });
 
-testOffline.describe('without a connection', () => {
-  testOffline.beforeEach(({}, info) => {
-    testOffline.skip(info.project.name === 'wide', 'what waits and is sent does not depend on the width');
-  });
-
-  testOffline('a thermometer read by hand is written down, and sent later', async ({ page, demo }) => {
+testOffline(
+  'a thermometer read by hand is written down, and sent later',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
     await toPlace(page, demo, /Pantry shelf/);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await demo.stop();
@@ -230,8 +228,8 @@ testOffline.describe('without a connection', () => {
     await expect
       .poll(async () => (await demo.api<Climate>('/climate')).probes.map((p) => p.latest?.tempC))
       .toContain(20.5);
-  });
-});
+  },
+);
 
 test('the heat at her tube is read, moved as told, and followed by her dates', async ({ page, demo }) => {
   const { rows } = await demo.api<{ rows: { queen: { id: string; label: string } }[] }>('/shelf');

@@ -160,32 +160,35 @@ async function drawnLabel(
   return { picture, id };
 }
 
-test('labels are printed, and one is scanned back from a picture', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/labels`);
-  await expect(page.getByText(/^\d+ of \d+ queens$/)).toBeVisible();
-  await expect(page.getByRole('img', { name: 'The first sheet of labels' })).toBeVisible();
-  const [opened] = await Promise.all([
-    page.context().waitForEvent('page'),
-    page.getByRole('button', { name: 'Open as SVG' }).click(),
-  ]);
-  await opened.waitForLoadState();
-  expect(await opened.locator('text').allTextContents()).toEqual(expect.arrayContaining(['T1', 'M1']));
-  const pdf = await page.request.get(opened.url().replace('labels.svg', 'labels.pdf'));
-  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+test(
+  'labels are printed, and one is scanned back from a picture',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/labels`);
+    await expect(page.getByText(/^\d+ of \d+ queens$/)).toBeVisible();
+    await expect(page.getByRole('img', { name: 'The first sheet of labels' })).toBeVisible();
+    const [opened] = await Promise.all([
+      page.context().waitForEvent('page'),
+      page.getByRole('button', { name: 'Open as SVG' }).click(),
+    ]);
+    await opened.waitForLoadState();
+    expect(await opened.locator('text').allTextContents()).toEqual(expect.arrayContaining(['T1', 'M1']));
+    const pdf = await page.request.get(opened.url().replace('labels.svg', 'labels.pdf'));
+    expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 
-  const { picture, id } = await drawnLabel(page, demo, 'png');
-  await page.goto(`${demo.url}/scan`);
-  await expect(page.getByRole('button', { name: 'Choose a picture' })).toBeVisible();
-  const file = page.getByLabel('A picture of the label');
-  await file.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
-  await expect(page.getByText(/No code was found in that picture/)).toBeVisible();
-  await file.setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: picture });
-  await expect(page).toHaveURL(`${demo.url}/queens/${id}/look`);
-  await expect(page.getByRole('heading', { name: 'What do you see?' })).toBeVisible();
-});
+    const { picture, id } = await drawnLabel(page, demo, 'png');
+    await page.goto(`${demo.url}/scan`);
+    await expect(page.getByRole('button', { name: 'Choose a picture' })).toBeVisible();
+    const file = page.getByLabel('A picture of the label');
+    await file.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await expect(page.getByText(/No code was found in that picture/)).toBeVisible();
+    await file.setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: picture });
+    await expect(page).toHaveURL(`${demo.url}/queens/${id}/look`);
+    await expect(page.getByRole('heading', { name: 'What do you see?' })).toBeVisible();
+  },
+);
 
-test('a label is scanned by the camera', async ({ page, demo }, info) => {
-  test.skip(info.project.name === 'wide', 'a telephone scans');
+test('a label is scanned by the camera', { tag: '@phone' }, async ({ page, demo }, info) => {
   const { picture, id } = await drawnLabel(page, demo, 'jpeg');
   // what the pretended camera sees: the label, again and again
   const film = join(info.outputDir, 'label.mjpeg');
@@ -235,67 +238,76 @@ test('a tube is carried to another place, and the bench keeps what was set', asy
   await expect(page.getByRole('radio', { name: /^Two thirds/ })).toHaveAttribute('aria-checked', 'true');
 });
 
-test('what was written of yesterday is put right where it stands, and undone', async ({ page, demo }) => {
-  const id = await demo.queenId('S1');
-  const food = async () => (await demo.api<Detail>(`/queens/${id}`)).entries.at(-1);
-  await page.goto(`${demo.url}/queens/${id}`);
-  await page.getByRole('button', { name: /Feed$/ }).click();
-  await radio(page, 'Sugar and protein');
-  await radio(page, 'Yesterday');
-  await page.getByRole('button', { name: 'Keep this feed' }).click();
-  await expect.poll(food).toMatchObject({ kind: 'feed', food: 'both', outcome: 'offered' });
-  await toView(page, 'Log');
-  await page
-    .getByRole('button', { name: /^Put right: Fed/ })
-    .first()
-    .click();
-  await radio(page, 'Eaten');
-  await page.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect(page.getByText(/Before: sugar and protein, offered/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByText(/Before: sugar and protein, offered/)).toBeHidden();
-});
+test(
+  'what was written of yesterday is put right where it stands, and undone',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    const id = await demo.queenId('S1');
+    const food = async () => (await demo.api<Detail>(`/queens/${id}`)).entries.at(-1);
+    await page.goto(`${demo.url}/queens/${id}`);
+    await page.getByRole('button', { name: /Feed$/ }).click();
+    await radio(page, 'Sugar and protein');
+    await radio(page, 'Yesterday');
+    await page.getByRole('button', { name: 'Keep this feed' }).click();
+    await expect.poll(food).toMatchObject({ kind: 'feed', food: 'both', outcome: 'offered' });
+    await toView(page, 'Log');
+    await page
+      .getByRole('button', { name: /^Put right: Fed/ })
+      .first()
+      .click();
+    await radio(page, 'Eaten');
+    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await expect(page.getByText(/Before: sugar and protein, offered/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.getByText(/Before: sugar and protein, offered/)).toBeHidden();
+  },
+);
 
-test('her name is put right in her log, and one taken in by mistake is gone from the shelf', async ({
-  page,
-  demo,
-}) => {
-  const id = await demo.queenId('S2');
-  await page.goto(`${demo.url}/queens/${id}`);
-  await page.getByRole('button', { name: /Put her facts right$/ }).click();
-  await page.getByRole('textbox', { name: 'Letter or name on the tube' }).fill('Seven');
-  await page.getByRole('textbox', { name: 'Length, mm' }).fill('160');
-  await page.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
-  await toView(page, 'Log');
-  await expect(page.getByText(/name Seven, was S2/).first()).toBeVisible();
-  await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).queen.label).toBe('Seven');
+test(
+  'her name is put right in her log, and one taken in by mistake is gone from the shelf',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    const id = await demo.queenId('S2');
+    await page.goto(`${demo.url}/queens/${id}`);
+    await page.getByRole('button', { name: /Put her facts right$/ }).click();
+    await page.getByRole('textbox', { name: 'Letter or name on the tube' }).fill('Seven');
+    await page.getByRole('textbox', { name: 'Length, mm' }).fill('160');
+    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
+    await toView(page, 'Log');
+    await expect(page.getByText(/name Seven, was S2/).first()).toBeVisible();
+    await expect.poll(async () => (await demo.api<Detail>(`/queens/${id}`)).queen.label).toBe('Seven');
 
-  await page.getByRole('button', { name: /^Show all/ }).click();
-  await page.getByRole('button', { name: 'Taken in by mistake: take her back whole' }).click();
-  await expect(page.getByText('Seven was taken in by mistake and is taken back.')).toBeVisible();
-  const shelf = async () =>
-    (await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf')).rows.some((r) => r.queen.id === id);
-  await expect.poll(shelf).toBe(false);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'What was written of Seven?' })).toBeVisible();
-  await expect.poll(shelf).toBe(true);
-});
+    await page.getByRole('button', { name: /^Show all/ }).click();
+    await page.getByRole('button', { name: 'Taken in by mistake: take her back whole' }).click();
+    await expect(page.getByText('Seven was taken in by mistake and is taken back.')).toBeVisible();
+    const shelf = async () =>
+      (await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf')).rows.some((r) => r.queen.id === id);
+    await expect.poll(shelf).toBe(false);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'What was written of Seven?' })).toBeVisible();
+    await expect.poll(shelf).toBe(true);
+  },
+);
 
-test('captures leave the house without their places unless that is asked for', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/records`);
-  const taken = async () => {
-    const [download] = await Promise.all([
-      page.context().waitForEvent('download'),
-      page.getByRole('button', { name: 'Take the captures with you' }).click(),
-    ]);
-    const chunks: Buffer[] = [];
-    for await (const c of await download.createReadStream()) chunks.push(c as Buffer);
-    return Buffer.concat(chunks).toString();
-  };
-  const withheld = await taken();
-  expect(withheld).toContain('scientificName');
-  expect(withheld).not.toContain('Brickfield');
-  await radio(page, /^Exact/);
-  expect(await taken()).toContain('Brickfield Lane');
-});
+test(
+  'captures leave the house without their places unless that is asked for',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/records`);
+    const taken = async () => {
+      const [download] = await Promise.all([
+        page.context().waitForEvent('download'),
+        page.getByRole('button', { name: 'Take the captures with you' }).click(),
+      ]);
+      const chunks: Buffer[] = [];
+      for await (const c of await download.createReadStream()) chunks.push(c as Buffer);
+      return Buffer.concat(chunks).toString();
+    };
+    const withheld = await taken();
+    expect(withheld).toContain('scientificName');
+    expect(withheld).not.toContain('Brickfield');
+    await radio(page, /^Exact/);
+    expect(await taken()).toContain('Brickfield Lane');
+  },
+);

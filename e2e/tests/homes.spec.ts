@@ -136,8 +136,7 @@ test('her home in one picture: a tap on a part writes of it; the same picture on
   ).toBeVisible();
 });
 
-test('by keyboard: a wall is set into her tube', async ({ page, demo }, info) => {
-  test.skip(info.project.name !== 'wide', 'keys are for the wide view');
+test('by keyboard: a wall is set into her tube', { tag: '@wide' }, async ({ page, demo }) => {
   const id = await demo.queenId('C1');
   await page.goto(`${demo.url}/queens/${id}`);
   await page.getByRole('button', { name: 'Her home', exact: true }).focus();

@@ -1,10 +1,6 @@
 import { dayAgo, expect, test } from '../burrow';
 
-test.beforeEach(({}, info) => {
-  test.skip(info.project.name !== 'wide', 'keys are for the wide view');
-});
-
-test('the main job by keyboard alone', async ({ page, burrow }) => {
+test('the main job by keyboard alone', { tag: '@wide' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);
   await expect(page.getByText('Nothing yet.').first()).toBeVisible();
   const press = (key: string) => page.keyboard.press(key);
@@ -150,7 +146,7 @@ test('the main job by keyboard alone', async ({ page, burrow }) => {
   await expect(page.getByText(/larvae 4\b/).first()).toBeVisible();
 });
 
-test('a look with all counts takes no more than fifteen keys', async ({ page, demo }) => {
+test('a look with all counts takes no more than fifteen keys', { tag: '@wide' }, async ({ page, demo }) => {
   const id = await demo.queenId('S1');
   await page.goto(`${demo.url}/queens/${id}`);
   await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
@@ -178,7 +174,7 @@ test('a look with all counts takes no more than fifteen keys', async ({ page, de
   expect(keys).toBeLessThanOrEqual(15);
 });
 
-test('keys move along the shelf, and a sheet lists them', async ({ page, demo }) => {
+test('keys move along the shelf, and a sheet lists them', { tag: '@wide' }, async ({ page, demo }) => {
   await page.goto(demo.url);
   await expect(page.getByRole('link', { name: /\. now\./ }).first()).toBeVisible();
   await page.keyboard.press('j');

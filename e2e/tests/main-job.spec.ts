@@ -105,7 +105,7 @@ testKilled(
   },
 );
 
-test('the outlook re-dates itself when she is late', async ({ page, burrow }) => {
+test('the outlook re-dates itself when she is late', { tag: '@wide' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);
   await takeIn(page, 40);
   const id = page.url().split('/').pop() as string;
@@ -122,7 +122,7 @@ test('the outlook re-dates itself when she is late', async ({ page, burrow }) =>
   await expect(page.getByText('Is she late?')).toBeVisible();
 });
 
-test('a look not taken is two taps, and undone by another', async ({ page, burrow }) => {
+test('a look not taken is two taps, and undone by another', { tag: '@wide' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);
   await takeIn(page, 30);
   await expect(page.getByText(/You may (look|take one short look)/).first()).toBeVisible();
@@ -133,33 +133,39 @@ test('a look not taken is two taps, and undone by another', async ({ page, burro
   await expect(page.getByText(/You may (look|take one short look)/).first()).toBeVisible();
 });
 
-test('what is wrong is said with the way to mend it, and nothing typed is lost', async ({ page, burrow }) => {
-  await page.goto(`${burrow.url}/queens/new`);
-  await page.getByRole('button', { name: 'Next' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('Say how she came to you');
-  await page.getByRole('radio', { name: 'Bought', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Where found' }).fill('from a breeder in Tarn Mere');
-  await page.getByRole('button', { name: '6 workers', exact: true }).click();
-  await page.reload();
-  await expect(page.getByRole('textbox', { name: 'Where found' })).toHaveValue('from a breeder in Tarn Mere');
-  await expect(page.getByText('Workers: 6')).toBeVisible();
-  await nextTo(page, 'Is she healthy?');
-  await nextTo(page, 'What is she?');
-  await pickKind(page, 'Messor structor');
-  await nextTo(page, 'Which tube, and how full?');
-  await page.getByRole('textbox', { name: 'Water line, mm' }).fill('160');
-  await expect(
-    page.getByText(/The water line \(160 mm\) lies beyond the tube \(150 mm\)/).first(),
-  ).toBeVisible();
-  await page.getByRole('textbox', { name: 'Water line, mm' }).fill('8o');
-  await expect(page.getByText('"8o" is not a number').first()).toBeVisible();
-  await page.getByRole('textbox', { name: 'Water line, mm' }).fill('80');
-  await nextTo(page, 'Where does she stand?');
-  await page.getByRole('button', { name: 'Take her in' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('Give the place a name');
-  await page.getByRole('textbox', { name: 'Name of the place' }).fill('Cupboard');
-  await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
-  await page.getByRole('button', { name: 'Take her in' }).click();
-  await expect(page.getByRole('heading', { name: /How is/ })).toBeVisible();
-  await expect(page.getByText(/workers 6/).first()).toBeVisible();
-});
+test(
+  'what is wrong is said with the way to mend it, and nothing typed is lost',
+  { tag: '@phone' },
+  async ({ page, burrow }) => {
+    await page.goto(`${burrow.url}/queens/new`);
+    await page.getByRole('button', { name: 'Next' }).click();
+    await expect(page.getByRole('alert').first()).toContainText('Say how she came to you');
+    await page.getByRole('radio', { name: 'Bought', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Where found' }).fill('from a breeder in Tarn Mere');
+    await page.getByRole('button', { name: '6 workers', exact: true }).click();
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: 'Where found' })).toHaveValue(
+      'from a breeder in Tarn Mere',
+    );
+    await expect(page.getByText('Workers: 6')).toBeVisible();
+    await nextTo(page, 'Is she healthy?');
+    await nextTo(page, 'What is she?');
+    await pickKind(page, 'Messor structor');
+    await nextTo(page, 'Which tube, and how full?');
+    await page.getByRole('textbox', { name: 'Water line, mm' }).fill('160');
+    await expect(
+      page.getByText(/The water line \(160 mm\) lies beyond the tube \(150 mm\)/).first(),
+    ).toBeVisible();
+    await page.getByRole('textbox', { name: 'Water line, mm' }).fill('8o');
+    await expect(page.getByText('"8o" is not a number').first()).toBeVisible();
+    await page.getByRole('textbox', { name: 'Water line, mm' }).fill('80');
+    await nextTo(page, 'Where does she stand?');
+    await page.getByRole('button', { name: 'Take her in' }).click();
+    await expect(page.getByRole('alert').first()).toContainText('Give the place a name');
+    await page.getByRole('textbox', { name: 'Name of the place' }).fill('Cupboard');
+    await page.getByRole('textbox', { name: 'Temperature, °C' }).fill('24');
+    await page.getByRole('button', { name: 'Take her in' }).click();
+    await expect(page.getByRole('heading', { name: /How is/ })).toBeVisible();
+    await expect(page.getByText(/workers 6/).first()).toBeVisible();
+  },
+);

@@ -89,6 +89,7 @@ test('in the middle of a move: two tubes, the day on which it is judged again, a
 
 testOffline(
   'a fresh tube is taken from the stock, without a connection, and sent once when it is back',
+  { tag: '@phone' },
   async ({ page, demo }) => {
     const id = await demo.queenId('T2');
     const ready = async () =>
@@ -114,48 +115,48 @@ testOffline(
   },
 );
 
-test('brought over by hand: the tally is interrupted, resumed, and kept when in equals out or is explained', async ({
-  page,
-  demo,
-}) => {
-  const id = await demo.queenId('C2');
-  await page.goto(`${demo.url}/queens/${id}`);
-  await openHome(page);
-  await choose(page, 'Brought over by hand');
-  await page.getByRole('button', { name: 'Count them over' }).click();
-  await expect(page.getByRole('heading', { name: 'Is everyone across?' })).toBeVisible();
-  const more = (what: string) =>
-    page.getByRole('button', { name: new RegExp(`^One more: ${what},`) }).click();
-  await more('larvae out');
-  await more('larvae out');
-  await more('queens out');
-  await more('queens in');
-  await more('larvae in');
-  await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this transfer' }).click();
-  await expect(page.getByText(/Look for them, or say what became of them/)).toBeVisible();
-  // put down in the middle, and taken up again
-  await page.reload();
-  await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
-  await more('larvae in');
-  await expect(page.getByText('In equals out.')).toBeVisible();
-  await page.getByRole('checkbox', { name: 'Nobody is left in the old one' }).click();
-  await page.getByRole('button', { name: 'Keep this transfer' }).click();
-  await expect(page.getByRole('heading', { name: 'How is C2 doing?' })).toBeVisible();
-  await expect
-    .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
-    .toBe('finished');
-  await toView(page, 'Log');
-  await expect(page.getByText(/brought over by hand, counted in 2 larvae, 1 queen/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect
-    .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
-    .toBe('offered');
-});
+test(
+  'brought over by hand: the tally is interrupted, resumed, and kept when in equals out or is explained',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    const id = await demo.queenId('C2');
+    await page.goto(`${demo.url}/queens/${id}`);
+    await openHome(page);
+    await choose(page, 'Brought over by hand');
+    await page.getByRole('button', { name: 'Count them over' }).click();
+    await expect(page.getByRole('heading', { name: 'Is everyone across?' })).toBeVisible();
+    const more = (what: string) =>
+      page.getByRole('button', { name: new RegExp(`^One more: ${what},`) }).click();
+    await more('larvae out');
+    await more('larvae out');
+    await more('queens out');
+    await more('queens in');
+    await more('larvae in');
+    await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep this transfer' }).click();
+    await expect(page.getByText(/Look for them, or say what became of them/)).toBeVisible();
+    // put down in the middle, and taken up again
+    await page.reload();
+    await expect(page.getByText('Still missing: 1 larva.')).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    await more('larvae in');
+    await expect(page.getByText('In equals out.')).toBeVisible();
+    await page.getByRole('checkbox', { name: 'Nobody is left in the old one' }).click();
+    await page.getByRole('button', { name: 'Keep this transfer' }).click();
+    await expect(page.getByRole('heading', { name: 'How is C2 doing?' })).toBeVisible();
+    await expect
+      .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
+      .toBe('finished');
+    await toView(page, 'Log');
+    await expect(page.getByText(/brought over by hand, counted in 2 larvae, 1 queen/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect
+      .poll(async () => (await demo.api<Detail>(`/queens/${id}`)).view.housing.move?.stage)
+      .toBe('offered');
+  },
+);
 
-test('by keyboard: a fresh tube is set up and entered', async ({ page, demo }, info) => {
-  test.skip(info.project.name !== 'wide', 'keys are for the wide view');
+test('by keyboard: a fresh tube is set up and entered', { tag: '@wide' }, async ({ page, demo }) => {
   const id = await demo.queenId('C1');
   await page.goto(`${demo.url}/queens/${id}`);
   await page.getByRole('button', { name: 'Her home', exact: true }).focus();

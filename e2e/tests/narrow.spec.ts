@@ -58,15 +58,11 @@ function unreachable(): string[] {
   return found;
 }
 
-test.beforeEach(({}, info) => {
-  test.skip(info.project.name !== 'phone', 'the sizes are set here');
-});
-
 for (const [how, size, text] of [
   ['195 px wide, as at four times the size', { width: 195, height: 422 }, false],
   ['text of double size', { width: 390, height: 844 }, true],
 ] as const) {
-  test(`nothing is out of reach: ${how}`, async ({ page, demo }) => {
+  test(`nothing is out of reach: ${how}`, { tag: '@phone' }, async ({ page, demo }) => {
     const id = await demo.queenId('C1');
     await page.setViewportSize(size);
     const place = await placePath(demo, 'Warm cupboard');
@@ -81,7 +77,7 @@ for (const [how, size, text] of [
   });
 }
 
-test('at 195 px a look is written to its end', async ({ page, demo }) => {
+test('at 195 px a look is written to its end', { tag: '@phone' }, async ({ page, demo }) => {
   const id = await demo.queenId('S1');
   await page.setViewportSize({ width: 195, height: 422 });
   await page.goto(`${demo.url}/queens/${id}/look`);

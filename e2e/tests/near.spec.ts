@@ -141,29 +141,33 @@ test('back goes where one came from, step by step inside the intake too', async 
   await expect(page.getByRole('radio', { name: 'Caught walking' })).toHaveAttribute('aria-checked', 'false');
 });
 
-test('old addresses go on, deep ones open, and those of nobody lead to the shelf', async ({ page, demo }) => {
-  for (const [old, question] of [
-    ['/workbench', 'What do you want to get ready?'],
-    ['/visits', 'What needs me today?'],
-    ['/stock', 'What is ready?'],
-    ['/cohort', 'What do my queens show so far?'],
-  ] as const) {
-    await page.goto(demo.url + old);
-    await expect(page.getByRole('heading', { name: question })).toBeVisible();
-  }
-  await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}/ahead`);
-  await expect(page.getByRole('heading', { name: 'What comes next for C1?' })).toBeVisible();
-  for (const nobody of [
-    '01a0e96c-8b40-7efe-a766-c5484cc9c466',
-    '01a0e96c-8b40-7efe-a766-c5484cc9c466/look',
-    'x',
-  ]) {
-    await page.goto(`${demo.url}/queens/${nobody}`);
-    await expect(page.getByRole('heading', { name: 'There is no such queen' })).toBeVisible();
-  }
-  await page.getByRole('button', { name: 'To the shelf' }).click();
-  await expect(page.getByRole('heading', { name: 'Who stands here?' })).toBeVisible();
-});
+test(
+  'old addresses go on, deep ones open, and those of nobody lead to the shelf',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    for (const [old, question] of [
+      ['/workbench', 'What do you want to get ready?'],
+      ['/visits', 'What needs me today?'],
+      ['/stock', 'What is ready?'],
+      ['/cohort', 'What do my queens show so far?'],
+    ] as const) {
+      await page.goto(demo.url + old);
+      await expect(page.getByRole('heading', { name: question })).toBeVisible();
+    }
+    await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}/ahead`);
+    await expect(page.getByRole('heading', { name: 'What comes next for C1?' })).toBeVisible();
+    for (const nobody of [
+      '01a0e96c-8b40-7efe-a766-c5484cc9c466',
+      '01a0e96c-8b40-7efe-a766-c5484cc9c466/look',
+      'x',
+    ]) {
+      await page.goto(`${demo.url}/queens/${nobody}`);
+      await expect(page.getByRole('heading', { name: 'There is no such queen' })).toBeVisible();
+    }
+    await page.getByRole('button', { name: 'To the shelf' }).click();
+    await expect(page.getByRole('heading', { name: 'Who stands here?' })).toBeVisible();
+  },
+);
 
 test('in the round: a feed with the look, counts that go along to “more”, and no second look', async ({
   page,
@@ -223,73 +227,81 @@ test('the first start: three lines, a drawing, and a made-up shelf of which noth
   expect((await burrow.api<{ queens: unknown[] }>('/queens')).queens).toEqual([]);
 });
 
-test('a trade word explains itself where it stands; all words are on one page', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}/why`);
-  await page.getByRole('button', { name: 'settle: what is that?' }).first().click();
-  const sheet = page.getByRole('dialog', { name: 'settle' });
-  await expect(sheet.getByText(/To come to rest after a move/)).toBeVisible();
-  await sheet.getByRole('button', { name: 'All words' }).click();
-  await expect(page.getByRole('heading', { name: 'What does this word mean?' })).toBeVisible();
-  await page.getByRole('textbox', { name: 'Search' }).fill('semi');
-  await expect(page.getByText(/must eat while she raises/)).toBeVisible();
-});
+test(
+  'a trade word explains itself where it stands; all words are on one page',
+  { tag: '@wide' },
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}/why`);
+    await page.getByRole('button', { name: 'settle: what is that?' }).first().click();
+    const sheet = page.getByRole('dialog', { name: 'settle' });
+    await expect(sheet.getByText(/To come to rest after a move/)).toBeVisible();
+    await sheet.getByRole('button', { name: 'All words' }).click();
+    await expect(page.getByRole('heading', { name: 'What does this word mean?' })).toBeVisible();
+    await page.getByRole('textbox', { name: 'Search' }).fill('semi');
+    await expect(page.getByText(/must eat while she raises/)).toBeVisible();
+  },
+);
 
-test('inches and °F everywhere: in the stock, on the bench, in an error, on the drawing', async ({
-  page,
-  demo,
-}) => {
-  await page.addInitScript(() =>
-    localStorage.setItem('burrow.preferences', JSON.stringify({ length: 'in', temperature: 'F' })),
-  );
-  await page.goto(`${demo.url}/stock`);
-  await page.getByRole('button', { name: 'Count something new' }).click();
-  await expect(page.getByRole('textbox', { name: 'Outside, in' })).toBeVisible();
-  await page.goto(`${demo.url}/bench/tube`);
-  await expect(page.getByText('Tube, outside × length in inches')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Water line, in' }).fill('8');
-  await expect(
-    page.getByText(/lies beyond the tube \(5\.91 in\)|leave no chamber in a tube of 5\.91 in/).first(),
-  ).toBeVisible();
-  await page.goto(`${demo.url}/labels`);
-  await expect(page.getByRole('radio', { name: / in\b/ }).first()).toBeVisible();
-  await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}`);
-  await expect(page.getByText('½ in')).toBeVisible();
-  await expect(page.getByText(/\d mm\b/)).toHaveCount(0);
-});
+test(
+  'inches and °F everywhere: in the stock, on the bench, in an error, on the drawing',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    await page.addInitScript(() =>
+      localStorage.setItem('burrow.preferences', JSON.stringify({ length: 'in', temperature: 'F' })),
+    );
+    await page.goto(`${demo.url}/stock`);
+    await page.getByRole('button', { name: 'Count something new' }).click();
+    await expect(page.getByRole('textbox', { name: 'Outside, in' })).toBeVisible();
+    await page.goto(`${demo.url}/bench/tube`);
+    await expect(page.getByText('Tube, outside × length in inches')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Water line, in' }).fill('8');
+    await expect(
+      page.getByText(/lies beyond the tube \(5\.91 in\)|leave no chamber in a tube of 5\.91 in/).first(),
+    ).toBeVisible();
+    await page.goto(`${demo.url}/labels`);
+    await expect(page.getByRole('radio', { name: / in\b/ }).first()).toBeVisible();
+    await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}`);
+    await expect(page.getByText('½ in')).toBeVisible();
+    await expect(page.getByText(/\d mm\b/)).toHaveCount(0);
+  },
+);
 
-test('no page is longer than two and a half phone screens before folding', async ({ page, demo }, info) => {
-  test.skip(info.project.name !== 'phone', 'a measure of the phone');
-  const id = await demo.queenId('T2');
-  const pages = [
-    '/',
-    '/shelf',
-    '/feed',
-    '/bench',
-    '/bench/tube',
-    '/bench/fit',
-    '/stock',
-    '/places',
-    await placePath(demo, 'Warm cupboard'),
-    '/labels',
-    '/records',
-  ];
-  const more = [
-    '/kinds',
-    '/kinds/camponotus-vagus',
-    '/kinds/camponotus-vagus/own',
-    '/glossary',
-    '/cohort',
-    '/settings',
-    '/round',
-    '/queens/new',
-  ];
-  const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
-  for (const path of [...pages, ...more, ...views]) {
-    // what is asked for last makes a page longer too
-    await page.goto(demo.url + path, { waitUntil: 'networkidle' });
-    await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();
-    await expect(page.getByRole('status', { name: /^Loading/ })).toBeHidden();
-    const region = page.getByRole('main').getByRole('region');
-    expect(await region.evaluate((e) => e.scrollHeight), path).toBeLessThanOrEqual(2.5 * 844);
-  }
-});
+test(
+  'no page is longer than two and a half phone screens before folding',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    const id = await demo.queenId('T2');
+    const pages = [
+      '/',
+      '/shelf',
+      '/feed',
+      '/bench',
+      '/bench/tube',
+      '/bench/fit',
+      '/stock',
+      '/places',
+      await placePath(demo, 'Warm cupboard'),
+      '/labels',
+      '/records',
+    ];
+    const more = [
+      '/kinds',
+      '/kinds/camponotus-vagus',
+      '/kinds/camponotus-vagus/own',
+      '/glossary',
+      '/cohort',
+      '/settings',
+      '/round',
+      '/queens/new',
+    ];
+    const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
+    for (const path of [...pages, ...more, ...views]) {
+      // what is asked for last makes a page longer too
+      await page.goto(demo.url + path, { waitUntil: 'networkidle' });
+      await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();
+      await expect(page.getByRole('status', { name: /^Loading/ })).toBeHidden();
+      const region = page.getByRole('main').getByRole('region');
+      expect(await region.evaluate((e) => e.scrollHeight), path).toBeLessThanOrEqual(2.5 * 844);
+    }
+  },
+);

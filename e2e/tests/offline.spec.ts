@@ -1,15 +1,12 @@
-import { countBrood, expect, nextTo, test, testOffline } from '../burrow';
+import { countBrood, expect, nextTo, testOffline } from '../burrow';
 
 interface Log {
   entries: { kind: string; id: string }[];
 }
 
-test.beforeEach(({}, info) => {
-  test.skip(info.project.name === 'wide', 'what waits and is sent does not depend on the width');
-});
-
 testOffline(
   'server unreachable while logging: the look waits in the browser and is sent later, once',
+  { tag: '@phone' },
   async ({ page, demo }) => {
     const id = await demo.queenId('S1');
     await page.goto(`${demo.url}/queens/${id}`);
@@ -44,7 +41,7 @@ testOffline(
   },
 );
 
-testOffline('a queen can be taken in without a connection', async ({ page, burrow }) => {
+testOffline('a queen can be taken in without a connection', { tag: '@phone' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);
   // from then on the application itself is kept by the browser
   await page.evaluate(() => navigator.serviceWorker.ready);
@@ -70,6 +67,7 @@ testOffline('a queen can be taken in without a connection', async ({ page, burro
 
 testOffline(
   'a round is gone on with where the connection ends, and is sent when it is back',
+  { tag: '@phone' },
   async ({ page, demo }) => {
     const count = async () => {
       const { rows } = await demo.api<{ rows: { queen: { id: string } }[] }>('/shelf');

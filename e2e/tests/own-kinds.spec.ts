@@ -100,31 +100,35 @@ test('what my queens say becomes a profile of mine in two taps; it is used, chan
   expect(await seriousFaults(page)).toEqual([]);
 });
 
-test('by keyboard: what is seen of her narrows the list, at intake too', async ({ page, burrow }) => {
-  await page.goto(`${burrow.url}/queens/new`);
-  await page.getByRole('radio', { name: 'Caught walking' }).click();
-  await nextTo(page, 'Is she healthy?');
-  await nextTo(page, 'What is she?');
-  await page.getByRole('button', { name: /Not sure/ }).focus();
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('9');
-  await expect(page.getByRole('textbox', { name: /^Her length/ })).toHaveValue('9');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: /^Two nodes/ })).toBeChecked();
-  await page.getByRole('radio', { name: 'Europe' }).first().click();
-  await page.getByRole('radio', { name: 'Of two colours' }).click();
-  await expect(page.getByText(/^\d of \d+ species are left\.$/)).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
-  await page.getByRole('radio', { name: /^Crematogaster scutellaris/ }).click();
-  await expect(page.getByText(/escapes through very small gaps/)).toBeVisible();
-});
+test(
+  'by keyboard: what is seen of her narrows the list, at intake too',
+  { tag: '@wide' },
+  async ({ page, burrow }) => {
+    await page.goto(`${burrow.url}/queens/new`);
+    await page.getByRole('radio', { name: 'Caught walking' }).click();
+    await nextTo(page, 'Is she healthy?');
+    await nextTo(page, 'What is she?');
+    await page.getByRole('button', { name: /Not sure/ }).focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('9');
+    await expect(page.getByRole('textbox', { name: /^Her length/ })).toHaveValue('9');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('radio', { name: /^Two nodes/ })).toBeChecked();
+    await page.getByRole('radio', { name: 'Europe' }).first().click();
+    await page.getByRole('radio', { name: 'Of two colours' }).click();
+    await expect(page.getByText(/^\d of \d+ species are left\.$/)).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    await page.getByRole('radio', { name: /^Crematogaster scutellaris/ }).click();
+    await expect(page.getByText(/escapes through very small gaps/)).toBeVisible();
+  },
+);
 
 testOffline(
   'a profile made without a connection is used at once and sent later',
-  async ({ page, demo }, info) => {
-    test.skip(info.project.name === 'wide', 'what waits and is sent does not depend on the width');
+  { tag: '@phone' },
+  async ({ page, demo }) => {
     const id = await demo.queenId('M1');
     await page.goto(`${demo.url}/queens/${id}`);
     await expect(page.getByRole('heading', { name: 'How is M1 doing?' })).toBeVisible();

@@ -15,8 +15,9 @@ function isDark(): boolean {
 
 for (const appearance of APPEARANCES) {
   const name = appearance === 'red' ? 'red' : 'paper and night';
-  test(`no serious fault on any screen, ${name}`, async ({ page, demo }, info) => {
-    test.skip(appearance === 'red' && info.project.name === 'wide', 'red light is for a phone in the dark');
+  // red light is for a phone in the dark
+  const tag = appearance === 'red' ? '@phone' : [];
+  test(`no serious fault on any screen, ${name}`, { tag }, async ({ page, demo }, info) => {
     await page.addInitScript(
       (a) => localStorage.setItem('burrow.preferences', JSON.stringify({ appearance: a })),
       appearance,
@@ -59,7 +60,8 @@ for (const appearance of APPEARANCES) {
       // the appearances differ in their colours alone
       const which = appearance === 'red' ? COLOURS : undefined;
       expect(await seriousFaults(page, which), `${name} ${path}`).toEqual([]);
-      if (appearance === 'red') continue;
+      // and the same at any width
+      if (appearance === 'red' || info.project.name === 'wide') continue;
       await page.emulateMedia({ colorScheme: 'dark' });
       await expect.poll(() => page.evaluate(isDark)).toBe(true);
       expect(await seriousFaults(page, COLOURS), `night ${path}`).toEqual([]);
@@ -84,7 +86,7 @@ test('the shelf: most urgent first, calm for the rest, with dates', async ({ pag
   expect(names.filter((n) => /at rest\. Leave her alone until \d+ \w+/.test(n)).length).toBeGreaterThan(3);
 });
 
-test('units and school follow the settings at once', async ({ page, demo }) => {
+test('units and school follow the settings at once', { tag: '@phone' }, async ({ page, demo }) => {
   const id = await demo.queenId('C1');
   await page.goto(`${demo.url}/settings`);
   await page.getByRole('radio', { name: '°F' }).click();
@@ -98,8 +100,7 @@ test('units and school follow the settings at once', async ({ page, demo }) => {
   await expect(page.getByText(/her best 75 °F to 82 °F/)).toBeVisible();
 });
 
-testOffline('nothing is asked of any other host', async ({ page, demo }, info) => {
-  test.skip(info.project.name === 'wide', 'the same pages ask, whatever their width');
+testOffline('nothing is asked of any other host', { tag: '@phone' }, async ({ page, demo }) => {
   const others: string[] = [];
   page.on('request', (r) => {
     if (!r.url().startsWith(demo.url) && !r.url().startsWith('data:') && !r.url().startsWith('blob:'))

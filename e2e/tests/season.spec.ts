@@ -136,87 +136,87 @@ function unsent(): Promise<number> {
   });
 }
 
-test('ten queens over a season: few looks, few visits, and bands that hold', async ({
-  page,
-  burrow,
-}, info) => {
-  test.skip(info.project.name === 'wide', 'the same season, once');
-  test.setTimeout(900_000);
-  await page.clock.install({ time: new Date(START) });
-  await travel(page, burrow, 0);
-  // the season that is gone through is a northern one
-  await burrow.send('PUT', '/settings', { hemisphere: 'north' });
-  const queens = await tenQueens(burrow);
-  const last = new Map(queens.map((q) => [q.id, JSON.stringify(foundOn(q.truth, 0))]));
+test(
+  'ten queens over a season: few looks, few visits, and bands that hold',
+  { tag: '@phone' },
+  async ({ page, burrow }) => {
+    test.setTimeout(900_000);
+    await page.clock.install({ time: new Date(START) });
+    await travel(page, burrow, 0);
+    // the season that is gone through is a northern one
+    await burrow.send('PUT', '/settings', { hemisphere: 'north' });
+    const queens = await tenQueens(burrow);
+    const last = new Map(queens.map((q) => [q.id, JSON.stringify(foundOn(q.truth, 0))]));
 
-  await page.goto(burrow.url);
-  await expect(page.getByText(/^Nothing needs you until .*\. Leave the drawer shut\.$/)).toBeVisible();
-  const early = new Map<string, { p10: string; p90: string }>();
+    await page.goto(burrow.url);
+    await expect(page.getByText(/^Nothing needs you until .*\. Leave the drawer shut\.$/)).toBeVisible();
+    const early = new Map<string, { p10: string; p90: string }>();
 
-  for (const day of [15, 30, 45, 60, 75, 90]) {
-    const at = await travel(page, burrow, day);
-    await goRound(page, burrow, queens, last, day);
-    for (const q of queens) {
-      const { view } = await burrow.api<Detail>(`/queens/${q.id}`);
-      // nothing is seen before it is there
-      STAGES.forEach((stage, k) => {
-        const { by } = view.ledger.appearances[stage].interval;
-        if (by)
-          expect(Date.parse(by)).toBeGreaterThanOrEqual(
-            Date.parse(addDays(START, q.truth[k] as number)) - 60_000,
-          );
-      });
-      const workers = view.outlook?.events.workers;
-      if (workers?.status === 'ahead' && day === 30) early.set(q.id, workers.band);
-      if (workers?.status === 'ahead')
-        expect(workers.band.p90 > at, `${q.label}, day ${day}: ${JSON.stringify(workers.band)}`).toBe(true);
+    for (const day of [15, 30, 45, 60, 75, 90]) {
+      const at = await travel(page, burrow, day);
+      await goRound(page, burrow, queens, last, day);
+      for (const q of queens) {
+        const { view } = await burrow.api<Detail>(`/queens/${q.id}`);
+        // nothing is seen before it is there
+        STAGES.forEach((stage, k) => {
+          const { by } = view.ledger.appearances[stage].interval;
+          if (by)
+            expect(Date.parse(by)).toBeGreaterThanOrEqual(
+              Date.parse(addDays(START, q.truth[k] as number)) - 60_000,
+            );
+        });
+        const workers = view.outlook?.events.workers;
+        if (workers?.status === 'ahead' && day === 30) early.set(q.id, workers.band);
+        if (workers?.status === 'ahead')
+          expect(workers.band.p90 > at, `${q.label}, day ${day}: ${JSON.stringify(workers.band)}`).toBe(true);
+      }
+      if (day === 30) {
+        // as few visits as the windows allow: no more than one for each, and all within them
+        const { rows } = await burrow.api<{ rows: Row[] }>('/shelf');
+        const windows = rows.flatMap((r) => r.due);
+        await page.goto(burrow.url);
+        const said = (await page.getByText(/visits? in the next three months/).textContent()) ?? '';
+        const visits = Number(/^\d+/.exec(said)?.[0] ?? (said.startsWith('One') ? 1 : NaN));
+        expect(windows.length).toBeGreaterThanOrEqual(10);
+        expect(visits).toBeLessThan(windows.length);
+        expect(await seriousFaults(page)).toEqual([]);
+      }
     }
-    if (day === 30) {
-      // as few visits as the windows allow: no more than one for each, and all within them
-      const { rows } = await burrow.api<{ rows: Row[] }>('/shelf');
-      const windows = rows.flatMap((r) => r.due);
-      await page.goto(burrow.url);
-      const said = (await page.getByText(/visits? in the next three months/).textContent()) ?? '';
-      const visits = Number(/^\d+/.exec(said)?.[0] ?? (said.startsWith('One') ? 1 : NaN));
-      expect(windows.length).toBeGreaterThanOrEqual(10);
-      expect(visits).toBeLessThan(windows.length);
-      expect(await seriousFaults(page)).toEqual([]);
-    }
-  }
 
-  // one dies, and why is only guessed; her workers, if any, live on
-  const dead = queens[9] as Queen;
-  await page.goto(`${burrow.url}/queens/${dead.id}`);
-  await page.getByRole('button', { name: /Loss$/ }).click();
-  await page.getByRole('radio', { name: 'Died', exact: true }).click();
-  await page.getByRole('radio', { name: 'Mould' }).click();
-  await page.getByRole('radio', { name: 'A guess' }).click();
-  await page.getByRole('button', { name: 'Keep this loss' }).click();
-  await toView(page, 'Log');
-  await expect(page.getByText(/died, mould, a guess/).first()).toBeVisible();
-  await toView(page, 'Now');
-  if ((dead.truth[3] as number) < 90)
-    await expect(page.getByText(/Without a queen since/).first()).toBeVisible();
+    // one dies, and why is only guessed; her workers, if any, live on
+    const dead = queens[9] as Queen;
+    await page.goto(`${burrow.url}/queens/${dead.id}`);
+    await page.getByRole('button', { name: /Loss$/ }).click();
+    await page.getByRole('radio', { name: 'Died', exact: true }).click();
+    await page.getByRole('radio', { name: 'Mould' }).click();
+    await page.getByRole('radio', { name: 'A guess' }).click();
+    await page.getByRole('button', { name: 'Keep this loss' }).click();
+    await toView(page, 'Log');
+    await expect(page.getByText(/died, mould, a guess/).first()).toBeVisible();
+    await toView(page, 'Now');
+    if ((dead.truth[3] as number) < 90)
+      await expect(page.getByText(/Without a queen since/).first()).toBeVisible();
 
-  // the bands told on day 30 held most of the truths, as four in five should
-  const held = queens.filter((q) => {
-    const band = early.get(q.id);
-    const came = addDays(START, q.truth[3] as number);
-    return band && band.p10 <= came && came <= band.p90;
-  });
-  expect(early.size).toBeGreaterThanOrEqual(8);
-  expect(held.length / early.size).toBeGreaterThanOrEqual(0.6);
+    // the bands told on day 30 held most of the truths, as four in five should
+    const held = queens.filter((q) => {
+      const band = early.get(q.id);
+      const came = addDays(START, q.truth[3] as number);
+      return band && band.p10 <= came && came <= band.p90;
+    });
+    expect(early.size).toBeGreaterThanOrEqual(8);
+    expect(held.length / early.size).toBeGreaterThanOrEqual(0.6);
 
-  // fortnightly looks and no more; sisters have learned from one another
-  const details = await Promise.all(queens.map((q) => burrow.api<Detail>(`/queens/${q.id}`)));
-  for (const d of details) expect(d.view.ledger.looksSpent).toBeLessThanOrEqual(6);
-  expect(Math.max(...details.map((d) => d.view.learnedFrom.kind))).toBeGreaterThanOrEqual(2);
+    // fortnightly looks and no more; sisters have learned from one another
+    const details = await Promise.all(queens.map((q) => burrow.api<Detail>(`/queens/${q.id}`)));
+    for (const d of details) expect(d.view.ledger.looksSpent).toBeLessThanOrEqual(6);
+    expect(Math.max(...details.map((d) => d.view.learnedFrom.kind))).toBeGreaterThanOrEqual(2);
 
-  await page.goto(`${burrow.url}/cohort`);
-  await page.getByRole('radio', { name: 'All together' }).click();
-  await expect(page.getByText(/10 queens, 1 died/)).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
-  const feed = await (await fetch(`${burrow.url}/api/agenda.ics`)).text();
-  expect(feed).toMatch(/^BEGIN:VCALENDAR/);
-  expect(feed.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThan(0);
-});
+    await page.goto(`${burrow.url}/cohort`);
+    await page.getByRole('radio', { name: 'All together' }).click();
+    await expect(page.getByText(/10 queens, 1 died/)).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    const feed = await (await fetch(`${burrow.url}/api/agenda.ics`)).text();
+    expect(feed).toMatch(/^BEGIN:VCALENDAR/);
+    expect(feed.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThan(0);
+  },
+);

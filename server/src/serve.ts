@@ -53,8 +53,8 @@ const openAt = (opening: Opening) =>
 const GRACE_MS = 1500;
 
 /** Threads for projections, one a core. */
-export const projectors = (): WorkerPool =>
-  new WorkerPool(join(here, 'project.worker.js'), Math.max(1, Math.min(4, availableParallelism())));
+export const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
+  new WorkerPool(join(here, 'project.worker.js'), size);
 
 /** Makes the data directory, with the demo in it where that is asked for. */
 export async function prepare(opening: Opening): Promise<void> {

@@ -176,6 +176,14 @@ export async function placePath(burrow: Burrow, name: string): Promise<string> {
   return `/places/${place.id}`;
 }
 
+/** To another moment: the server is started again in it, and the page lives in it. */
+export async function travel(page: Page, burrow: Burrow, at: string): Promise<void> {
+  await burrow.stop();
+  burrow.startsAt = at;
+  await burrow.start();
+  await page.clock.setSystemTime(new Date(at));
+}
+
 async function freePort(): Promise<number> {
   const server = createServer().listen(0, '127.0.0.1');
   await new Promise((r) => server.once('listening', r));

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
-import { expect, seriousFaults, test, testOffline, type Burrow } from '../burrow';
+import { expect, seriousFaults, test, testOffline, travel, type Burrow } from '../burrow';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -15,6 +15,7 @@ const logger = (...args: string[]) =>
     cwd: root,
   });
 
+const DAY = 86_400_000;
 let folder: string;
 test.beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'burrow-logger-'))));
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
@@ -24,7 +25,9 @@ interface Detail {
     tempC: number;
     warmth: { measuredSince: string | null };
     outlook: { events: { firstBatchEnd: { band: { p50: string } } } };
-    counsel: { verdicts: { id: string; answer: string }[] };
+    counsel: {
+      verdicts: { id: string; answer: string; asks: { task: string; notBefore?: string }[] }[];
+    };
   };
 }
 
@@ -136,7 +139,7 @@ test('what a logger measured re-dates the queens that stand there; another place
   const measured = await outlook();
   expect(measured.tempC).toBeLessThan(19);
   // four degrees less than was told: it takes her days longer
-  expect(measured.batch).toBeGreaterThan(told.batch + 2 * 86_400_000);
+  expect(measured.batch).toBeGreaterThan(told.batch + 2 * DAY);
 
   await page.getByRole('button', { name: 'What if?' }).click();
   await page.getByRole('radio', { name: 'Winter box' }).click();
@@ -147,6 +150,69 @@ test('what a logger measured re-dates the queens that stand there; another place
   await page.getByRole('button', { name: 'As it is' }).click();
   await expect(page.getByRole('radio', { name: 'Pantry shelf. as it is' })).toBeChecked();
   expect((await outlook()).batch).toBe(measured.batch);
+});
+
+test('in hot dry air her water ends sooner: the fresh tube is asked for in time, and at once when the line says so', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('P1');
+  const water = async () => {
+    const { counsel } = (await demo.api<Detail>(`/queens/${id}`)).view;
+    return counsel.verdicts.find((v) => v.id === 'water');
+  };
+  const offered = async () =>
+    Date.parse((await water())?.asks.find((a) => a.task === 'fresh-home')?.notBefore ?? '');
+  const told = await offered();
+
+  const now = Date.now();
+  await toPlace(page, demo, /Pantry shelf/);
+  await newLogger(page, 'Pantry logger');
+  await page.getByRole('button', { name: 'Let it send by itself' }).click();
+  const address = await page.getByRole('textbox', { name: 'Address' }).inputValue();
+  const token = await page.getByRole('textbox', { name: 'Secret' }).inputValue();
+  /** All that the logger has kept from one moment until another is sent. */
+  const send = async (from: number, until: number) => {
+    const file = join(folder, `until-${until}.csv`);
+    await logger(
+      ...['--out', file, '--from', new Date(from).toISOString(), '--days', String((until - from) / DAY)],
+      ...'--every 3600 --seed 7 --mean 29 --season 0 --humidity 15 --drop-outs 0'.split(' '),
+    );
+    const lines = readFileSync(file, 'utf8').trimEnd().split('\r\n').slice(1);
+    for (let i = 0; i < lines.length; i += 1000) {
+      const answer = await fetch(address, {
+        method: 'POST',
+        headers: { 'content-type': 'text/plain', authorization: `Bearer ${token}` },
+        body: lines
+          .slice(i, i + 1000)
+          .map((line) => line.replaceAll(';', ' '))
+          .join('\n'),
+      });
+      expect(answer.status, await answer.text()).toBeLessThan(300);
+    }
+  };
+  await send(now - 40 * DAY, now);
+  await expect.poll(offered).toBeLessThan(told - 14 * DAY);
+
+  // once it is to be offered it stands on the first page, weeks before the earliest day on which she may be dry
+  const later = (await offered()) + 5 * DAY;
+  await travel(page, demo, new Date(later).toISOString());
+  await send(now, later);
+  await page.goto(demo.url);
+  const visit = page.getByRole('link', { name: 'To P1' }).filter({ hasText: /Offer a fresh tube/ });
+  await expect(visit.first()).toBeVisible();
+  expect((await water())?.answer).toMatch(/for some weeks|not for long/);
+
+  // her line tells that it went faster still
+  await page.goto(`${demo.url}/queens/${id}/look`);
+  const line = page.getByRole('slider', { name: 'Water line' });
+  const reckoned = Number(await line.getAttribute('aria-valuenow'));
+  for (let mm = reckoned; mm > 12; mm--) await line.press('ArrowLeft');
+  await expect(page.getByText('Water line read at 12 mm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByRole('link', { name: /^P1, .* now\. .*Offer a fresh tube now/ })).toBeVisible();
+  expect((await water())?.answer).toMatch(/not for long|may be dry/);
+  expect(await seriousFaults(page)).toEqual([]);
 });
 
 test('a logger sends by itself: it is seen at once; heat is told where it stands and on the first page, until it is over', async ({
@@ -285,7 +351,7 @@ test('a winter is planned, begun and ended: her dates wait for it, and she is le
     await page.getByRole('button', { name: 'Write of T3' }).click();
     await sheet.getByRole('button', { name: deed, exact: true }).click();
   };
-  const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
+  const day = (ahead: number) => new Date(Date.now() + ahead * DAY).toISOString().slice(0, 10);
   await open('Her winter');
   await sheet
     .getByRole('radio', { name: /^Winter box/ })
@@ -320,5 +386,5 @@ test('a winter is planned, begun and ended: her dates wait for it, and she is le
   await sheet.getByRole('radio', { name: /^Drawer under the window seat/ }).click();
   await sheet.getByRole('button', { name: 'Keep this move' }).click();
   await expect.poll(async () => (await detail()).tempC).toBeGreaterThan(20);
-  await expect.poll(async () => Math.abs((await batch()) - before) < 10 * 86_400_000).toBe(true);
+  await expect.poll(async () => Math.abs((await batch()) - before) < 10 * DAY).toBe(true);
 });

@@ -90,6 +90,13 @@ describe('warmth as it was measured', () => {
     expect(typeof temperature === 'object' && temperature.ahead?.spreadC).toBeGreaterThan(0.3);
   });
 
+  test('long after the last reading what is ahead is as told, and what has been is not told anew', () => {
+    const silent = temperatureOfStays(stays, measured([record(5, 20, () => 26)], 110));
+    expect(temperatureAt(silent, day(60))).toBeGreaterThan(26);
+    expect(temperatureAt(silent, day(109))).toBeGreaterThan(24);
+    expect(temperatureAt(silent, day(111))).toBe(20);
+  });
+
   test('where nobody had measured, it was as in its first fortnight', () => {
     const unmeasured = { ...place, spot: { measured: false } };
     const temperature = temperatureOfStays(

@@ -102,13 +102,22 @@ export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[];
   });
   const before = unmeasuredBefore(place, told, days);
   const endMs = (newest + 1) * DAY_MS;
-  if (recordOf(measured, place.id) === null) {
-    const later = told.filter((s) => s.fromMs > endMs);
-    return { spans: [...before, ...known, { ...spanAt(told, endMs), fromMs: endMs }, ...later], ahead: null };
-  }
-  const planMs = plannedUntil(place, measured.now);
   const { spans, spreadC } = continuationOf(days, measured.hemisphere);
   const asItGoes = [...known, ...spans.map(spanOf)];
+  if (recordOf(measured, place.id) === null) {
+    // what is ahead goes by what was told again; what has been since then was no other room for that
+    const nowMs = msOf(measured.now);
+    return {
+      spans: [
+        ...before,
+        ...asItGoes.filter((s) => s.fromMs < nowMs),
+        { ...spanAt(told, nowMs), fromMs: nowMs },
+        ...told.filter((s) => s.fromMs > nowMs),
+      ],
+      ahead: { fromMs: endMs, untilMs: nowMs, spreadC },
+    };
+  }
+  const planMs = plannedUntil(place, measured.now);
   return {
     spans:
       planMs === null

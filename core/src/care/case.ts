@@ -98,6 +98,8 @@ export interface Case {
   water: Reservoir | null;
   /** The water of the other part of a move, when that is a tube. */
   otherWater: Reservoir | null;
+  /** Humidity of the room she stands in, as it was measured last or else told, a share. */
+  roomRelHumidity: number;
   /** The parts within her reach, or ready for her, that are watered by hand; the one she lives in first. */
   watered: Watered[];
   /** Until when, at the least, she can drink in a part tied to hers; null when in none. */
@@ -166,6 +168,7 @@ export function caseOf(input: CaseInput): Case {
     tempC,
     water: tube ? waterOf(known, tube, rooms, now) : null,
     otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
+    roomRelHumidity: humidityNow(rooms, now) ?? place.roomRelHumidity,
     watered,
     drinksElsewhereUntil: drinksUntil(home, watered, now, (t) => waterOf(lines(t.id), t, rooms, now)),
     looking,
@@ -178,6 +181,10 @@ export function caseOf(input: CaseInput): Case {
     plan,
     peace: peaceOf(known, ahead, looking, eating === 'must', now),
   };
+}
+
+function humidityNow(rooms: readonly Room[], now: Instant): number | undefined {
+  return rooms.filter((r) => msOf(r.from) <= msOf(now)).at(-1)?.roomRelHumidity;
 }
 
 /** A plan holds until she should long have been woken: then the season tells what is wrong. */

@@ -13,7 +13,7 @@ export {
 } from './housing';
 export { changeFault } from './faults';
 export { nounOf, PART_NOUNS } from './nouns';
-export { partOf, standing, underWay } from './parts';
+export { keptByBarrier, partOf, standing, underWay } from './parts';
 export {
   endAt,
   freePort,

@@ -1,6 +1,7 @@
 import { dayNumber, type PlaceRecord } from '@gentle-burrow/core/climate';
-import type { HomePart, KeeperSettings, Queen } from '@gentle-burrow/core/facts';
+import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
 import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
+import { keptByBarrier } from '@gentle-burrow/core/housing';
 import { msOf, type Instant } from '@gentle-burrow/core/quantity';
 import { STAGES, type OwnKind } from '@gentle-burrow/core/species';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
@@ -284,8 +285,6 @@ function asFarBackAsItMatters<F extends QueenFacts & { measured: PlaceRecord[] }
   const measured = facts.measured.map((r) => ({ ...r, days: r.days.filter((d) => d.day >= since) }));
   return { ...facts, measured: measured.filter((r) => r.days.length > 0) };
 }
-
-const keptByBarrier = ({ kind }: HomePart): boolean => kind === 'outworld' || kind === 'box';
 
 const ofClimate = ({ fact }: Fact): boolean =>
   fact === 'probe' || fact === 'readings' || fact === 'readings-taken-back';

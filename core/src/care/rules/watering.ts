@@ -1,4 +1,4 @@
-import { nounOf } from '../../housing';
+import { keptByBarrier, nounOf } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import type { Case, Watered } from '../case';
 import { figure } from '../practice';
@@ -22,7 +22,7 @@ export function inBody(c: Case): Verdict {
   const common = {
     id: 'water',
     question: `Is her ${noun} moist?`,
-    criteria: [...(mine ? [rhythm(mine)] : []), secondWater(c, mine), ...mould(c)],
+    criteria: [...(mine ? [rhythm(mine)] : []), secondWater(c, mine), ...drySpace(c), ...mould(c)],
   } as const;
   const fault = tubeFault(c);
   const asks = wateringAsks(c);
@@ -131,6 +131,25 @@ function secondWater({ drinksElsewhereUntil: until, now }: Case, mine: Watered |
     ],
     COMMON_PRACTICE,
   );
+}
+
+/** Moist where they live, dry where they walk: a barrier lets go in damp air, and seeds and refuse mould. */
+function drySpace({ housing, part, roomRelHumidity }: Case): Criterion[] {
+  const space = housing.parts.find((p) => !p.gone && p.part.id !== part.id && keptByBarrier(p.part));
+  if (!space) return [];
+  const damp = roomRelHumidity >= figure('dampBarrierShare');
+  return [
+    criterion(
+      'dry-space',
+      damp ? 'unmet' : 'met',
+      [
+        `Moist in her ${nounOf(part)}, dry in the ${nounOf(space.part)}: water the one alone, give the other air, and close a drinker in it with cotton. `,
+        ...phrase`The air around them has ${{ percent: 100 * roomRelHumidity }} humidity`,
+        damp ? ': a barrier may let go. Keep the lid on, and try the barrier.' : '.',
+      ],
+      COMMON_PRACTICE,
+    ),
+  ];
 }
 
 /** What is to be watered by hand, each before it may be dry: early enough where nothing else gives water. */

@@ -95,6 +95,11 @@ export const PRACTICE = {
   leakTimes: own(3, 'times', 'as fast as vapour can leave, and more: her water may leak'),
   standsTimes: own(0.25, 'times', 'as fast as vapour leaves, and less: no water may come through the plug'),
   winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
+  winterCheckSoonestDays: own(
+    7,
+    'days',
+    'between such checks at the least; within them half the time until she may be dry',
+  ),
   winterCheckSlackDays: own(14, 'days', 'such a check may wait'),
   wakeSlackDays: own(14, 'days', 'waking her may wait after the day that was planned'),
   coldSavesWater: own(2.5, 'times', 'slower does water leave in the cold of winter'),

@@ -1,6 +1,6 @@
 import { waterDensityGPerMl } from '../climate';
 import { bodyFloorMm2, type BodyHome } from '../facts';
-import { accumulation, addDays, DAY_MS, msOf, type Band, type Instant } from '../quantity';
+import { accumulation, addDays, DAY_MS, EIGHT_OF_TEN, msOf, type Band, type Instant } from '../quantity';
 import type { Provenance } from '../species';
 import { roomsSince, waterLossGPerDay } from '../tube';
 import type { PartNow } from './housing';
@@ -143,8 +143,6 @@ const LOG_ERROR = { said: 0.35, unsaid: 0.7 };
 const FOUND = { dry: Math.log(0.75), right: 0, 'still-wet': Math.log(1.25) };
 /** Between two waterings that teach something, as shares of what it has to spend. Priors. */
 const [LEAST_TOOK, MOST_TOOK] = [0.05, 3];
-/** Quantile of a tenth of a standard normal. */
-const TENTH = 1.2816;
 
 /**
  * How often a part is watered, by its area, what it holds, warmth and room air, corrected by the keeper's own waterings: what
@@ -191,7 +189,11 @@ export function wateringOf(
     const dryDay = lost.dayOf(lost.gathered(wetDay) + held(z));
     return dryDay - wetDay > HORIZON_DAYS ? null : addDays(part.setUpAt, dryDay);
   };
-  const band = <T>(of: (z: number) => T): Band<T> => ({ p10: of(-TENTH), p50: of(0), p90: of(TENTH) });
+  const band = <T>(of: (z: number) => T): Band<T> => ({
+    p10: of(-EIGHT_OF_TEN),
+    p50: of(0),
+    p90: of(EIGHT_OF_TEN),
+  });
   return {
     everyDays: band((z) => held(z) / perDay),
     lastAt: last.at,

@@ -12,3 +12,6 @@ export function normalQuantile(share: number): number {
   if (share >= 1) return Infinity;
   return -Math.SQRT2 * erfcinv(2 * share);
 }
+
+/** So many standard errors to either side lie eight of ten. */
+export const EIGHT_OF_TEN = normalQuantile(0.9);

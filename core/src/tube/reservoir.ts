@@ -3,6 +3,7 @@ import {
   accumulation,
   lastNotAfter,
   normalQuantile,
+  EIGHT_OF_TEN,
   DAY_MS,
   instantOf,
   msOf,
@@ -137,7 +138,7 @@ function paceOf(
   if (calculated <= 0) return null;
   const read = before.ml - last.ml;
   // eight in ten of the errors of two readings
-  const error = 1.28 * Math.SQRT2 * errorMl;
+  const error = EIGHT_OF_TEN * Math.SQRT2 * errorMl;
   return { low: (read - error) / calculated, high: (read + error) / calculated };
 }
 

@@ -1,6 +1,7 @@
 import {
   addDays,
   daysBetween,
+  EIGHT_OF_TEN,
   isSome,
   latest,
   msOf,
@@ -162,7 +163,7 @@ function inWinter(c: Case, w: Winter): ReturnType<Rule> {
         : 'she winters',
     says: time
       ? wakeSays
-      : phrase`${{ word: c.life === 'orphans' ? 'They winter' : 'She winters' }}: no food, no looks, no more warmth. Check the water about monthly, next from ${{ date: check.notBefore }} on; wake ${{ word: c.life === 'orphans' ? 'them' : 'her' }} about ${{ date: wake }}.`,
+      : phrase`${{ word: c.life === 'orphans' ? 'They winter' : 'She winters' }}: no food, no looks, no more warmth. Check the water from ${{ date: check.notBefore }} on, and about monthly; wake ${{ word: c.life === 'orphans' ? 'them' : 'her' }} about ${{ date: wake }}.`,
     pressure: overdue ? 'now' : time || msOf(check.notBefore) <= msOf(now) ? 'soon' : 'rest',
     until: time ? null : from,
     criteria: [
@@ -284,15 +285,25 @@ function waterBefore(c: Case, w: Winter): Ask[] {
   ];
 }
 
+/** About monthly; sooner where by reckoning she may be dry sooner. What is read is held against where the line should stand. */
 function waterCheck(c: Case): Ask {
-  const { known, now } = c;
+  const { known, now, water } = c;
   const cold = latest(known.moves.at(-1)?.at, known.intake?.at);
   const last = latest(known.lastLook?.at, known.waterReadings.at(-1)?.at, cold) ?? now;
-  const from = addDays(last, figure('winterCheckDays'));
+  const dry = water?.dryAt.p10 ?? null;
+  const halfway = dry === null ? Infinity : daysBetween(last, dry) / 2;
+  const days = Math.min(figure('winterCheckDays'), Math.max(figure('winterCheckSoonestDays'), halfway));
+  const from = addDays(last, days);
+  const off = water ? EIGHT_OF_TEN * water.lineErrorMm : 0;
   return ask(
     c,
     'check-water',
-    [from, from, addDays(from, figure('winterCheckSlackDays'))],
-    ['Check her water, and nothing else.'],
+    [from, from, addDays(from, Math.min(days, figure('winterCheckSlackDays')))],
+    [
+      'Check her water, and nothing else.',
+      ...(water && water.lineMm > off
+        ? phrase` By reckoning her line stands between ${{ mm: water.lineMm - off }} and ${{ mm: water.lineMm + off }} today: lower, it leaks or dries.`
+        : []),
+    ],
   );
 }

@@ -81,6 +81,8 @@ export class Burrow {
     // whatever the day on which the tests run, the keeper lives where it is spring or summer
     if (!demo)
       await burrow.send('PUT', '/settings', { hemisphere: growingHemisphere(new Date().toISOString()) });
+    // and the shelf stands as after a start of the day
+    await burrow.api('/shelf');
     await burrow.stop();
   }
 

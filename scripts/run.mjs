@@ -29,7 +29,7 @@ if (fresh && existsSync(dataDir)) {
   if (holder > 0 && isAlive(holder)) {
     fail(`${dataDir} is open in process ${holder}, so it is not emptied. Stop that one first.`);
   }
-  for (const name of ['db', 'facts.jsonl', 'readings.jsonl', 'burrow.json']) {
+  for (const name of ['db', 'facts.jsonl', 'readings.jsonl', 'shelf.json', 'burrow.json']) {
     rmSync(join(dataDir, name), { recursive: true, force: true });
   }
 }

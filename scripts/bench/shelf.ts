@@ -64,14 +64,22 @@ export async function benchShelf(): Promise<Row[]> {
   console.log(`  (${QUEENS * ENTRIES_EACH} entries written in ${(filling / 1000).toFixed(0)} s)`);
   await server.stop();
 
-  server = await startServer(folder);
   const shelf = () =>
     fetch(`${server.url}/api/shelf`).then((r) => r.json() as Promise<{ rows: { queen: { id: string } }[] }>);
   let rows: { queen: { id: string } }[] = [];
-  const cold = await timed(async () => {
-    rows = (await shelf()).rows;
-  });
-  if (rows.length !== QUEENS) throw new Error(`${rows.length} rows`);
+  const firstAnswer = async () => {
+    server = await startServer(folder);
+    const took = await timed(async () => {
+      rows = (await shelf()).rows;
+    });
+    if (rows.length !== QUEENS) throw new Error(`${rows.length} rows`);
+    return took;
+  };
+  // as on another day, or with another version
+  rmSync(join(folder, 'shelf.json'), { force: true });
+  const anew = await firstAnswer();
+  await server.stop();
+  const again = await firstAnswer();
   const warm: number[] = [];
   for (let i = 0; i < 100; i++) warm.push(await timed(shelf));
   const memory = server.memoryMb();
@@ -93,7 +101,12 @@ export async function benchShelf(): Promise<Row[]> {
       budget: '≤ 50 ms',
       measured: ms(percentile(warm, 0.95)),
     },
-    { what: 'the same: first answer after a start', budget: '≤ 4 s', measured: ms(cold) },
+    { what: 'the same: first answer after a start', budget: '≤ 4 s', measured: ms(again) },
+    {
+      what: 'the same: first answer after a start on another day, or of another version',
+      budget: '≤ 4 s',
+      measured: ms(anew),
+    },
     {
       what: 'the same: answer after one write, p95',
       budget: 'none set',

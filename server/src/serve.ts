@@ -4,9 +4,11 @@ import { availableParallelism } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
+import { instantOf } from '@gentle-burrow/core/quantity';
 import { buildApp } from './app';
 import { seedDemo } from './demo/seed';
 import { StartError } from './errors';
+import { KeptShelf } from './jobs/kept-shelf';
 import { WorkerPool, type Projector } from './jobs/pool';
 import { Views } from './jobs/views';
 import { migrationsIn, openStore } from './start';
@@ -15,6 +17,7 @@ import { migrationsIn, openStore } from './start';
 const here = dirname(fileURLToPath(import.meta.url));
 const serverFolder = resolve(here, '..');
 const program = join(here, 'main.js');
+const worker = join(here, 'project.worker.js');
 
 export interface Opening {
   /** Where the data lies; beside the server when not given. */
@@ -54,7 +57,7 @@ const GRACE_MS = 1500;
 
 /** Threads for projections, one a core. */
 export const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
-  new WorkerPool(join(here, 'project.worker.js'), size);
+  new WorkerPool(worker, size);
 
 /** Makes the data directory, with the demo in it where that is asked for. */
 export async function prepare(opening: Opening): Promise<void> {
@@ -87,7 +90,7 @@ export async function serve(serving: Serving): Promise<Served> {
   const { host, port, demo, now } = serving;
   if (!serving.databaseUrl && !existsSync(join(dataDirOf(serving), 'db', 'PG_VERSION')))
     prepareInChild(serving);
-  const { store, replayed } = await openAt(serving);
+  const { store, replayed, shelfFile } = await openAt(serving);
   if (demo) await seedDemo(store, now());
 
   const own = serving.pool ? null : projectors();
@@ -95,9 +98,10 @@ export async function serve(serving: Serving): Promise<Served> {
   const { version } = JSON.parse(readFileSync(join(serverFolder, 'package.json'), 'utf8')) as {
     version: string;
   };
+  const views = new Views(store, pool, shelfFile ? new KeptShelf(shelfFile, worker) : null);
   const app = await buildApp({
     store,
-    views: new Views(store, pool),
+    views,
     version,
     logger: true,
     now,
@@ -107,6 +111,7 @@ export async function serve(serving: Serving): Promise<Served> {
     // what is asked now is still answered; who only holds a line open, or never ends asking, does not keep the server from ending
     await Promise.race([app.close(), sleep(GRACE_MS, undefined, { ref: false })]);
     app.server.closeAllConnections();
+    await views.keep(instantOf(now().getTime())).catch(() => undefined);
     await own?.close();
     await store.close();
   };

@@ -9,11 +9,16 @@ export async function openStore(options: {
   migrationsFolder: string;
   databaseUrl?: string | undefined;
   dataDir: string;
-}): Promise<{ store: Store; replayed: number }> {
+}): Promise<{
+  store: Store;
+  replayed: number;
+  /** Where the shelf is kept for the next start; null with a PostgreSQL server. */
+  shelfFile: string | null;
+}> {
   const { migrationsFolder, databaseUrl } = options;
   if (databaseUrl) {
     const store = new Store(await openDb({ migrationsFolder, databaseUrl }));
-    return { store, ...(await store.prepare()) };
+    return { store, shelfFile: null, ...(await store.prepare()) };
   }
   const dir = openDataDir(options.dataDir);
   try {
@@ -24,7 +29,7 @@ export async function openStore(options: {
       dir.photos,
       new Journal(dir.readings),
     );
-    return { store, ...(await store.prepare()) };
+    return { store, shelfFile: dir.shelf, ...(await store.prepare()) };
   } catch (error) {
     dir.unlock();
     throw error;

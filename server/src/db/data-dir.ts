@@ -25,6 +25,8 @@ export interface DataDir {
   readings: string;
   /** Every photo as a file, synced to the disk likewise. */
   photos: string;
+  /** The shelf as it was when the server stopped: derived. */
+  shelf: string;
   unlock(): void;
 }
 
@@ -53,6 +55,7 @@ export function openDataDir(root: string): DataDir {
     journal: join(root, 'facts.jsonl'),
     readings: join(root, 'readings.jsonl'),
     photos: join(root, 'photos'),
+    shelf: join(root, 'shelf.json'),
     unlock,
   };
 }

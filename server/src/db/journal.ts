@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import {
   closeSync,
   existsSync,
@@ -5,6 +6,7 @@ import {
   ftruncateSync,
   openSync,
   readFileSync,
+  readSync,
   statSync,
   writeSync,
 } from 'node:fs';
@@ -47,10 +49,25 @@ export class Journal<F = Fact> {
       .map((line) => JSON.parse(line) as F);
   }
 
+  /** Tells whether it is the same journal as before, with nothing written since. */
+  mark(): string {
+    const tail = Buffer.alloc(Math.min(MARK_BYTES, this.position));
+    const handle = openSync(this.file, 'r');
+    try {
+      readSync(handle, tail, 0, tail.length, this.position - tail.length);
+    } finally {
+      closeSync(handle);
+    }
+    return `${this.position}:${createHash('sha256').update(tail).digest('hex')}`;
+  }
+
   close(): void {
     closeSync(this.handle);
   }
 }
+
+/** Enough for the last fact with its id, which no other journal has. */
+const MARK_BYTES = 4096;
 
 /** Length of a last line that was cut off by a crash: it was never acknowledged. */
 function tornTail(file: string): number {

@@ -316,6 +316,13 @@ export class Store {
     for await (const value of allReadings(this.open.db)) yield { fact: 'readings', value };
   }
 
+  /** Changes with whatever is written; null with a PostgreSQL server, which others may write to. */
+  mark(): string | null {
+    return this.journal && this.readingsJournal
+      ? `${this.journal.mark()} ${this.readingsJournal.mark()}`
+      : null;
+  }
+
   async close(): Promise<void> {
     await this.turn;
     this.journal?.close();

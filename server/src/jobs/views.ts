@@ -17,6 +17,7 @@ import {
 } from '@gentle-burrow/core/view';
 import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
+import type { KeptShelf, RestsOn } from './kept-shelf';
 import { PlaceRecords } from './place-records';
 import type { Projector } from './pool';
 import { zoneOf } from '../zone';
@@ -45,12 +46,15 @@ export class Views {
   private surveyed = false;
   private epoch = 0;
   private writes = 0;
+  /** How many are worked out anew behind an answer. */
+  private later = 0;
   private shelfUnderWay: Promise<string> | null = null;
   private shelfText: { text: string; holdsUntil: number } | null = null;
 
   constructor(
     private readonly store: Store,
     private readonly projector: Projector,
+    private readonly kept: KeptShelf | null = null,
   ) {
     this.records = new PlaceRecords(store);
     store.onWrite((facts) => this.forget(facts));
@@ -186,6 +190,35 @@ export class Views {
     this.learned = learnedFrom(Object.values(this.taught()));
   }
 
+  private async restsOn(): Promise<RestsOn> {
+    return { mark: this.store.mark(), zone: zoneOf(await this.store.settings()) };
+  }
+
+  /** The rows as they were when the server stopped, where nothing they rest on has changed. */
+  private async takeKept(now: Instant): Promise<void> {
+    const on = await this.restsOn();
+    const rows = this.kept?.take(on, now);
+    if (!rows) return;
+    // what comes of a place is told from what was there: the records are known from here on
+    await this.records.of(new Set(rows.flatMap((r) => r.places)));
+    if (this.store.mark() !== on.mark) return;
+    for (const { row, holdsUntil, places, teaches, learnsFrom } of rows) {
+      this.rows.set(row.queen.id, { row, holdsUntil });
+      this.stood.set(row.queen.id, new Set(places));
+      this.lessons.set(row.queen.id, { teaches, learnsFrom });
+    }
+  }
+
+  /** Keeps the rows for the next start. */
+  async keep(now: Instant): Promise<void> {
+    if (!this.kept || !this.surveyed || this.later > 0) return;
+    const rows = [...this.rows.values()].flatMap(({ row, holdsUntil }) => {
+      const [places, lesson] = [this.stood.get(row.queen.id), this.lessons.get(row.queen.id)];
+      return places && lesson ? [{ row, holdsUntil, places: [...places], ...lesson }] : [];
+    });
+    this.kept.keep(rows, await this.restsOn(), now);
+  }
+
   private taught(): Record<string, Lesson> {
     return Object.fromEntries([...this.lessons].map(([id, { teaches }]) => [id, teaches]));
   }
@@ -216,7 +249,10 @@ export class Views {
   private async makeShelf(now: Instant): Promise<string> {
     const ms = msOf(now);
     const before = this.writes;
-    if (!this.surveyed) await this.recall();
+    if (!this.surveyed) {
+      await this.recall();
+      await this.takeKept(now);
+    }
     const ids = (await this.store.shownQueens()).map((q) => q.id);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
@@ -238,10 +274,13 @@ export class Views {
 
   /** Answers with what is known, and works it out anew behind the answer. */
   private refreshLater(ids: string[], now: Instant): void {
-    this.refresh(ids, now).then(
-      () => (this.shelfText = null),
-      () => undefined,
-    );
+    this.later++;
+    this.refresh(ids, now)
+      .then(
+        () => (this.shelfText = null),
+        () => undefined,
+      )
+      .finally(() => this.later--);
   }
 
   private async refresh(ids: string[], now: Instant): Promise<void> {

@@ -107,11 +107,14 @@ export async function serve(serving: Serving): Promise<Served> {
     now,
     webRoot: serving.webRoot ?? join(serverFolder, '..', 'app', 'dist'),
   });
+  const moment = () => instantOf(now().getTime());
+  let endReady = () => {};
   const stop = async () => {
+    endReady();
     // what is asked now is still answered; who only holds a line open, or never ends asking, does not keep the server from ending
     await Promise.race([app.close(), sleep(GRACE_MS, undefined, { ref: false })]);
     app.server.closeAllConnections();
-    await views.keep(instantOf(now().getTime())).catch(() => undefined);
+    await views.keep(moment()).catch(() => undefined);
     await own?.close();
     await store.close();
   };
@@ -121,6 +124,7 @@ export async function serve(serving: Serving): Promise<Served> {
     await stop();
     throw listenError(error as NodeJS.ErrnoException, host, port);
   }
+  endReady = views.readyAhead(moment);
   const address = app.server.address();
   const bound = typeof address === 'object' && address ? address.port : port;
   return { url: `http://${host}:${bound}`, replayed, stop };

@@ -27,7 +27,16 @@ import {
   type PartNow,
   type Watering,
 } from '../housing';
-import { addDays, latest, msOf, UTC, type CountRange, type Instant, type Zone } from '../quantity';
+import {
+  addDays,
+  lastNotAfter,
+  latest,
+  msOf,
+  UTC,
+  type CountRange,
+  type Instant,
+  type Zone,
+} from '../quantity';
 import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
@@ -184,7 +193,9 @@ export function caseOf(input: CaseInput): Case {
 }
 
 function humidityNow(rooms: readonly Room[], now: Instant): number | undefined {
-  return rooms.filter((r) => msOf(r.from) <= msOf(now)).at(-1)?.roomRelHumidity;
+  const ms = msOf(now);
+  const i = lastNotAfter(rooms.length, (k) => msOf((rooms[k] as Room).from), ms);
+  return rooms[Math.max(0, i)]?.roomRelHumidity;
 }
 
 /** A plan holds until she should long have been woken: then the season tells what is wrong. */

@@ -1,6 +1,6 @@
 import type { Outlook, QueenLedger } from '../founding';
 import type { Disturbance } from '../log';
-import { addDays, DAY_MS, daysBetween, latest, msOf, type Instant } from '../quantity';
+import { addDays, DAY_MS, daysBetween, instantOf, latest, msOf, type Instant } from '../quantity';
 import { figure, type PracticeId } from './practice';
 import type { LookingSchool } from './schools';
 
@@ -96,9 +96,11 @@ function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant 
  */
 function quietUntil(list: readonly Opening[], everyDays: number, restless: boolean): Instant | null {
   const felt = list.filter((o) => !o.isWater);
-  const asked = felt.map((o) => addDays(o.at, o.weight * everyDays));
   const last = felt[felt.length - 1];
-  return latest(...asked, restless && last ? addDays(last.at, figure('mostQuietDays')) : null);
+  if (!last) return null;
+  const asked = felt.map((o) => msOf(o.at) + o.weight * everyDays * DAY_MS);
+  const calm = restless ? msOf(last.at) + figure('mostQuietDays') * DAY_MS : -Infinity;
+  return instantOf(asked.reduce((a, b) => Math.max(a, b), calm));
 }
 
 /** From when on a look is free by a method; null when it always was. */

@@ -110,3 +110,32 @@ test('another program, another day, a clock set back, and a damaged file are not
   writeFileSync(at('shelf.json'), '{"stamp":');
   expect((await seen(started())).anew).toEqual(['A', 'B']);
 });
+
+test('the shelf is ready before anybody asks: after a start, and when a day has begun', async () => {
+  rmSync(at('shelf.json'), { force: true });
+  jest.useFakeTimers({ doNotFake: ['nextTick', 'setImmediate', 'setTimeout', 'queueMicrotask'] });
+  let when = now;
+  runs = [];
+  const views = started();
+  const end = views.readyAhead(() => when);
+  const both = async () => {
+    for (let i = 0; i < 1000 && runs.length < 2; i++) await new Promise((r) => setTimeout(r, 10));
+    // who asks now waits for what is under way
+    await views.shelf(when);
+    return [...runs].sort();
+  };
+  expect(await both()).toEqual(['A', 'B']);
+  jest.advanceTimersByTime(60_000);
+  expect(runs).toHaveLength(2);
+  when = addDays(now, 1);
+  runs = [];
+  jest.advanceTimersByTime(60_000);
+  expect(await both()).toEqual(['A', 'B']);
+  end();
+  when = addDays(now, 3);
+  runs = [];
+  jest.advanceTimersByTime(600_000);
+  await new Promise((r) => setTimeout(r, 100));
+  expect(runs).toEqual([]);
+  jest.useRealTimers();
+});

@@ -31,6 +31,8 @@ const CHUNK = 25;
 /** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */
 const AT_ONCE = 60;
 
+const READY_EVERY_MS = 60_000;
+
 /** Derived views, kept while nothing they rest on has changed. */
 export class Views {
   private readonly rows = new Map<string, { row: ShelfRow; holdsUntil: number }>();
@@ -207,6 +209,19 @@ export class Views {
       this.stood.set(row.queen.id, new Set(places));
       this.lessons.set(row.queen.id, { teaches, learnsFrom });
     }
+  }
+
+  /**
+   * Works the shelf out before anybody asks: at once, and whenever what it says has run out, as when a day begins.
+   * @returns what ends it
+   */
+  readyAhead(now: () => Instant): () => void {
+    // who asks meanwhile waits for the same answer, and is told what was wrong with it
+    const ready = () => void this.shelf(now()).catch(() => undefined);
+    ready();
+    const timer = setInterval(ready, READY_EVERY_MS);
+    timer.unref();
+    return () => clearInterval(timer);
   }
 
   /** Keeps the rows for the next start. */

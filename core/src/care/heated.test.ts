@@ -106,6 +106,11 @@ describe('the heat bench', () => {
     expect(after.along?.learnedFrom).toBe(1);
     expect(after.seats.map((s) => s.where)).toEqual(['warm-end', 'warm-end']);
     expect(after.preferred.p50).toBeGreaterThan(before.preferred.p50);
+    // look by look: twice pressed to the warm end says more than once
+    expect(after.course.map((c) => c.at)).toEqual([day(10), day(20)]);
+    const [first, second] = after.course.map((c) => c.preferred.p50);
+    expect(second).toBeGreaterThan(first as number);
+    expect(after.course.at(-1)?.preferred).toEqual(after.preferred);
   });
 
   test('what cannot be read so is told with a way out, and her preference still stands', () => {

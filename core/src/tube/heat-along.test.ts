@@ -73,6 +73,16 @@ describe('what she seems to prefer', () => {
     expect(right.p90 - right.p10).toBeLessThan(2);
   });
 
+  test('what she chose half a year ago counts for less than what she chooses now', () => {
+    const seats = [seat('between', 22), seat('between', 22), seat('between', 28), seat('between', 28)];
+    const alike = preferenceOf(seats, best);
+    const lately = preferenceOf(seats, best, [180, 180, 0, 0]);
+    expect(alike.p50).toBeLessThan(25.6);
+    expect(lately.p50).toBeGreaterThan(alike.p50 + 1);
+    // and less is known than if all were from today
+    expect(lately.p90 - lately.p10).toBeGreaterThan(alike.p90 - alike.p10);
+  });
+
   test('of 300 simulated queens the band holds what they prefer in 70–90 of 100', () => {
     const random = plainGenerator(8);
     const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -110,23 +110,32 @@ export function seatOf(heated: HeatedTube, along: HeatAlong, atMm: number): Seat
 
 /** How far what she chooses lies about what she prefers, and how wide that is before anything was seen, °C. Priors. */
 const CHOOSES = { errorC: 1.5, priorC: 3 } as const;
+/** What she chose so long ago counts half: with brood, workers and season it may change. Prior, days. */
+const HALF_LIFE_DAYS = 60;
 
 /**
  * What she seems to prefer: sitting between the ends she has chosen; pressed to the warm end she wants at least that, at the cool end at
- * most that. A normal prior about her kind's best, the posterior summed on a grid.
+ * most that. A normal prior about her kind's best, the posterior summed on a grid; older looks count less.
+ * @param agesDays how long ago each was, days; all now when not given
  */
-export function preferenceOf(seats: readonly Seat[], best: { low: number; high: number }): Band {
+export function preferenceOf(
+  seats: readonly Seat[],
+  best: { low: number; high: number },
+  agesDays: readonly number[] = [],
+): Band {
   const middle = (best.low + best.high) / 2;
   const grid = Array.from({ length: 301 }, (_, i) => 5 + i * 0.12);
   const weights = grid.map((c) => {
     let log = -0.5 * ((c - middle) / CHOOSES.priorC) ** 2;
-    for (const s of seats) {
+    seats.forEach((s, i) => {
       const z = (s.saysC - c) / CHOOSES.errorC;
+      const counts = 0.5 ** ((agesDays[i] ?? 0) / HALF_LIFE_DAYS);
       log +=
-        s.where === 'between'
+        counts *
+        (s.where === 'between'
           ? -0.5 * z * z
-          : Math.log(Math.max(1e-12, s.where === 'warm-end' ? normalBelow(-z) : normalBelow(z)));
-    }
+          : Math.log(Math.max(1e-12, s.where === 'warm-end' ? normalBelow(-z) : normalBelow(z))));
+    });
     return Math.exp(log);
   });
   const total = weights.reduce((a, b) => a + b, 0);

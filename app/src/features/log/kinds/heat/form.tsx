@@ -16,6 +16,7 @@ import { Words } from '@/ui/Words';
 import { HEAT_WORDS } from '@/words/heat';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
 import { HeatDrawing } from './HeatDrawing';
+import { PreferenceCourse } from './PreferenceCourse';
 import { preferenceWords, stepWords } from './step-words';
 
 /** In mm and °C; null while nothing or no number stands there. */
@@ -132,6 +133,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
               </Words>
             )}
             <Said kind="small" soft phrase={preferenceWords(bench)} />
+            <PreferenceCourse course={bench.course} />
             {bench.along?.learnedFrom === 0 ? (
               <Words kind="small" soft>
                 How fast the warmth falls along the tube is our own prior until two places were read at once.

@@ -125,6 +125,8 @@ export interface Case {
   wintering: boolean;
   /** Her winter as it was planned, until some time after its end; null when none is. */
   plan: QueenLedger['winterPlan'];
+  /** How warm the places of that plan are, as they were measured or else told: the cold one when she comes there, the other when she is warmed. */
+  planC: { coldC: number; warmC: number } | null;
   peace: Peace;
 }
 
@@ -177,7 +179,7 @@ export function caseOf(input: CaseInput): Case {
     tempC,
     water: tube ? waterOf(known, tube, rooms, now) : null,
     otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
-    roomRelHumidity: humidityNow(rooms, now) ?? place.roomRelHumidity,
+    roomRelHumidity: roomAt(rooms, now)?.roomRelHumidity ?? place.roomRelHumidity,
     watered,
     drinksElsewhereUntil: drinksUntil(home, watered, now, (t) => waterOf(lines(t.id), t, rooms, now)),
     looking,
@@ -188,15 +190,26 @@ export function caseOf(input: CaseInput): Case {
     phase: profile.winters.value ? phase : 'growing',
     wintering: wintersAt(profile, tempC, planned, phase),
     plan,
+    planC: plan && planC(plan, rooms, now),
     peace: peaceOf(known, ahead, looking, eating === 'must', now),
   };
 }
 
-function humidityNow(rooms: readonly Room[], now: Instant): number | undefined {
-  const ms = msOf(now);
-  const i = lastNotAfter(rooms.length, (k) => msOf((rooms[k] as Room).from), ms);
-  return rooms[Math.max(0, i)]?.roomRelHumidity;
+function roomAt(rooms: readonly Room[], at: Instant): Room | undefined {
+  const i = lastNotAfter(rooms.length, (k) => msOf((rooms[k] as Room).from), msOf(at));
+  return rooms[Math.max(0, i)];
 }
+
+/** Her rooms reach as far as her plan does: one that was not begun puts her there tomorrow, one that has ended nowhere. */
+function planC(plan: NonNullable<Case['plan']>, rooms: readonly Room[], now: Instant): Case['planC'] {
+  if (msOf(plan.until) <= msOf(now)) return null;
+  const [coming, warmed] = [plan.from, plan.until].map((at) =>
+    roomAt(rooms, addDays(latest(at, now) as Instant, THERE_DAYS)),
+  );
+  return coming && warmed ? { coldC: coming.tempC, warmC: warmed.tempC } : null;
+}
+/** So long after a date of the plan she stands where it says, days. */
+const THERE_DAYS = 2;
 
 /** A plan holds until she should long have been woken: then the season tells what is wrong. */
 function planOf({ winterPlan: plan }: QueenLedger, now: Instant): Case['plan'] {

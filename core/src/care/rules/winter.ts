@@ -95,12 +95,15 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
   const { now } = c;
   const due = msOf(now) >= msOf(plan.from);
   const late = addDays(plan.from, figure('winterPlanSlackDays'));
+  const unfit = unfitPlace(c);
   const middleC = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
-  const steps = gradualSteps(c.tempC, middleC, due ? now : plan.from);
+  const toC = unfit.length > 0 ? middleC : (c.planC?.coldC ?? middleC);
+  const steps = gradualSteps(c.tempC, toC, due ? now : plan.from);
   const says: Phrase = [
     ...(due
       ? ['Her winter was planned to begin by now. ']
       : phrase`Her winter is planned from ${{ date: plan.from }} to ${{ date: plan.until }}. `),
+    ...unfit,
     ...(steps.length > 1 ? ['Cool her in steps: ', ...stepsPhrase(steps), '.'] : []),
     ...broodWords(c),
     unfed(c)
@@ -136,6 +139,24 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
   });
 }
 
+/** What speaks against the place of her plan, as warm as it is expected to be. */
+function unfitPlace({ planC }: Case): Phrase {
+  if (!planC) return [];
+  const { coldC } = planC;
+  const usual = phrase`${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is right. `;
+  if (coldC > WINTER_TEMP_C.edge)
+    return [
+      ...phrase`The place planned for it is at about ${{ tempC: coldC }}, too warm to rest in: `,
+      ...usual,
+    ];
+  return coldC <= figure('nearFrostC')
+    ? [
+        ...phrase`The place planned for it is at about ${{ tempC: coldC }}, too near frost: her water may freeze and burst the glass. `,
+        ...usual,
+      ]
+    : [];
+}
+
 /** Standing in the cold: water about monthly, and a day on which she is woken. */
 function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const { now } = c;
@@ -147,7 +168,7 @@ function inWinter(c: Case, w: Winter): ReturnType<Rule> {
   const time = msOf(now) >= msOf(from);
   const overdue = msOf(now) >= msOf(by);
   const warmC = (c.profile.bestTempC.value.low + c.profile.bestTempC.value.high) / 2;
-  const back = plan ? gradualSteps(c.tempC, warmC, latest(plan.until, now) as Instant) : [];
+  const back = plan ? gradualSteps(c.tempC, c.planC?.warmC ?? warmC, latest(plan.until, now) as Instant) : [];
   const wakeSays: Phrase = [
     ...(back.length > 1 ? ['Warm her in steps: ', ...stepsPhrase(back), '. '] : []),
     `Wake ${c.life === 'orphans' ? 'them' : 'her'} gradually, a few degrees a day over a week or two; water first, and the first feed once ${c.life === 'orphans' ? 'they move' : 'she moves'} about in the warmth.`,

@@ -95,6 +95,14 @@ describe('warmth as it was measured', () => {
     expect(temperatureAt(silent, day(60))).toBeGreaterThan(26);
     expect(temperatureAt(silent, day(109))).toBeGreaterThan(24);
     expect(temperatureAt(silent, day(111))).toBe(20);
+    // a winter that was told of the place since then counts from the last reading on
+    const wintering = { ...place, tempC: 6, winter: { until: day(150), thenTempC: 22 } };
+    const cold = temperatureOfStays(
+      [{ from: instantOf(0), place: wintering }],
+      measured([record(5, 20, () => 26)], 110),
+    );
+    expect(temperatureAt(cold, day(15))).toBeCloseTo(26, 9);
+    expect([60, 109, 140, 151].map((d) => temperatureAt(cold, day(d)))).toEqual([6, 6, 6, 22]);
   });
 
   test('where nobody had measured, it was as in its first fortnight', () => {

@@ -104,20 +104,21 @@ export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[];
   const endMs = (newest + 1) * DAY_MS;
   const { spans, spreadC } = continuationOf(days, measured.hemisphere);
   const asItGoes = [...known, ...spans.map(spanOf)];
+  const planMs = plannedUntil(place, measured.now);
   if (recordOf(measured, place.id) === null) {
-    // what is ahead goes by what was told again; what has been since then was no other room for that
-    const nowMs = msOf(measured.now);
+    // what is ahead goes by what was told again, and what has been goes on as it was measured: nobody has told it anew; but a winter
+    // that was told of the place is newer than its last reading
+    const turnMs = planMs === null ? msOf(measured.now) : endMs;
     return {
       spans: [
         ...before,
-        ...asItGoes.filter((s) => s.fromMs < nowMs),
-        { ...spanAt(told, nowMs), fromMs: nowMs },
-        ...told.filter((s) => s.fromMs > nowMs),
+        ...asItGoes.filter((s) => s.fromMs < turnMs),
+        { ...spanAt(told, turnMs), fromMs: turnMs },
+        ...told.filter((s) => s.fromMs > turnMs),
       ],
-      ahead: { fromMs: endMs, untilMs: nowMs, spreadC },
+      ahead: planMs === null ? { fromMs: endMs, untilMs: turnMs, spreadC } : null,
     };
   }
-  const planMs = plannedUntil(place, measured.now);
   return {
     spans:
       planMs === null

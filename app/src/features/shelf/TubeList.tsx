@@ -10,7 +10,7 @@ import { tubesText, type Section } from './arrange';
 import { ShelfTube } from './ShelfTube';
 
 /** So many tubes are drawn on a phone before the rest is folded; three times as many where they stand side by side. */
-const UNFOLDED = 9;
+const UNFOLDED = 8;
 
 interface TubeListProps {
   sections: readonly Section[];

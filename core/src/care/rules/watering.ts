@@ -136,7 +136,7 @@ function secondWater({ drinksElsewhereUntil: until, now }: Case, mine: Watered |
 /** Moist where they live, dry where they walk: a barrier lets go in damp air, and seeds and refuse mould. */
 function drySpace({ housing, part, roomRelHumidity }: Case): Criterion[] {
   const space = housing.parts.find((p) => !p.gone && p.part.id !== part.id && keptByBarrier(p.part));
-  if (!space) return [];
+  if (!space || keptByBarrier(part)) return [];
   const damp = roomRelHumidity >= figure('dampBarrierShare');
   return [
     criterion(

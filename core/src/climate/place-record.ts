@@ -1,6 +1,6 @@
 import { mean } from 'simple-statistics';
 import type { Probe } from '../facts';
-import { DAY_MS, instantOf, msOf, normalQuantile, type Instant } from '../quantity';
+import { DAY_MS, EIGHT_OF_TEN, instantOf, msOf, type Instant } from '../quantity';
 import { corrected } from './hygrometer';
 import { correctionsOf, type ProbeCorrections } from './probe-check';
 import { dayNumber, HOUR_MS, type Rolled } from './readings';
@@ -128,10 +128,10 @@ const meanOf = (values: readonly number[], per: number): number | null =>
   values.length > 0 ? Math.round(per * mean(values)) / per : null;
 
 /** Standard error of a figure that lies within this half-range in eight cases of ten. */
-export const standardErrorC = (halfRangeC: number): number => halfRangeC / normalQuantile(0.9);
+export const standardErrorC = (halfRangeC: number): number => halfRangeC / EIGHT_OF_TEN;
 
 /** The half-range that holds eight cases of ten, of a standard error. */
-export const halfRangeC = (errorC: number): number => errorC * normalQuantile(0.9);
+export const halfRangeC = (errorC: number): number => errorC * EIGHT_OF_TEN;
 
 /** Where a probe lay at a moment; where it lay first also before. */
 export function placeAt({ stays }: Pick<Probe, 'stays'>, ms: number): string | null {

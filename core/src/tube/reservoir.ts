@@ -2,7 +2,6 @@ import { waterDensityGPerMl } from '../climate';
 import {
   accumulation,
   lastNotAfter,
-  normalQuantile,
   EIGHT_OF_TEN,
   DAY_MS,
   instantOf,
@@ -47,8 +46,8 @@ const PACE_DAYS = 7;
 const LOG_LOSS_SPREAD = 0.4;
 /** Before any line is read, eight tubes of ten lose between so many times what is calculated. */
 export const LOSS_TIMES = {
-  low: Math.exp(normalQuantile(0.1) * LOG_LOSS_SPREAD),
-  high: Math.exp(normalQuantile(0.9) * LOG_LOSS_SPREAD),
+  low: Math.exp(-EIGHT_OF_TEN * LOG_LOSS_SPREAD),
+  high: Math.exp(EIGHT_OF_TEN * LOG_LOSS_SPREAD),
 } as const;
 /** Standard error of one reading of the water line, mm. Prior. */
 export const READING_ERROR_MM = 1;

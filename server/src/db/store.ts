@@ -47,6 +47,8 @@ const ofReadings = (f: Fact): f is OfReadings => f.fact === 'readings' || f.fact
 export class Store {
   readonly photos: Photos;
   private turn: Promise<unknown> = Promise.resolve();
+  /** Writes that were begun and of which not all who listen have heard. */
+  private begun = 0;
   private readonly listeners = new Set<(facts: readonly Fact[]) => void>();
 
   constructor(
@@ -126,9 +128,14 @@ export class Store {
       }),
     );
     this.turn = mine.catch(() => {});
-    const written = await mine;
-    for (const listen of this.listeners) listen(facts);
-    return written;
+    this.begun++;
+    try {
+      const written = await mine;
+      for (const listen of this.listeners) listen(facts);
+      return written;
+    } finally {
+      this.begun--;
+    }
   }
 
   /** Calls back after each write. */
@@ -316,9 +323,12 @@ export class Store {
     for await (const value of allReadings(this.open.db)) yield { fact: 'readings', value };
   }
 
-  /** Changes with whatever is written; null with a PostgreSQL server, which others may write to. */
+  /**
+   * Changes with whatever is written. Null with a PostgreSQL server, which others may write to, and while something is being written:
+   * a journal has it before those who listen have heard of it.
+   */
   mark(): string | null {
-    return this.journal && this.readingsJournal
+    return this.journal && this.readingsJournal && this.begun === 0
       ? `${this.journal.mark()} ${this.readingsJournal.mark()}`
       : null;
   }

@@ -31,6 +31,7 @@ const CHUNK = 25;
 /** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */
 const AT_ONCE = 60;
 
+/** So often it is seen to that the shelf is ready. */
 const READY_EVERY_MS = 60_000;
 
 /** Derived views, kept while nothing they rest on has changed. */
@@ -193,7 +194,9 @@ export class Views {
   }
 
   private async restsOn(): Promise<RestsOn> {
-    return { mark: this.store.mark(), zone: zoneOf(await this.store.settings()) };
+    const zone = zoneOf(await this.store.settings());
+    // last, so that whoever goes on without waiting goes on with what it stands for
+    return { mark: this.store.mark(), zone };
   }
 
   /** The rows as they were when the server stopped, where nothing they rest on has changed. */
@@ -227,11 +230,12 @@ export class Views {
   /** Keeps the rows for the next start. */
   async keep(now: Instant): Promise<void> {
     if (!this.kept || !this.surveyed || this.later > 0) return;
+    const on = await this.restsOn();
     const rows = [...this.rows.values()].flatMap(({ row, holdsUntil }) => {
       const [places, lesson] = [this.stood.get(row.queen.id), this.lessons.get(row.queen.id)];
       return places && lesson ? [{ row, holdsUntil, places: [...places], ...lesson }] : [];
     });
-    this.kept.keep(rows, await this.restsOn(), now);
+    this.kept.keep(rows, on, now);
   }
 
   private taught(): Record<string, Lesson> {

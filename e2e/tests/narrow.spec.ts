@@ -1,23 +1,5 @@
 import { countBrood, expect, test, placePath } from '../burrow';
-
-const PAGES = [
-  '/',
-  '/shelf',
-  '/feed',
-  '/bench',
-  '/bench/tube',
-  '/bench/fit',
-  '/stock',
-  '/places',
-  '/labels',
-  '/scan',
-  '/records',
-  '/kinds',
-  '/kinds/camponotus-vagus',
-  '/kinds/camponotus-vagus/own',
-];
-const MORE = ['/cohort', '/settings', '/glossary', '/round', '/queens/new'];
-const VIEWS = ['', '/ahead', '/why', '/log', '/look', '/watch', '/transfer'];
+import { PAGES, VIEWS } from '../pages';
 
 /** Double the size of every text, as a browser does that enlarges text alone. */
 function enlarge(): void {
@@ -66,7 +48,8 @@ for (const [how, size, text] of [
     const id = await demo.queenId('C1');
     await page.setViewportSize(size);
     const place = await placePath(demo, 'Warm cupboard');
-    for (const path of [...PAGES, ...MORE, place, ...VIEWS.map((v) => `/queens/${id}${v}`)]) {
+    const views = [...VIEWS, '/transfer'].map((v) => `/queens/${id}${v}`);
+    for (const path of [...PAGES, '/scan', place, ...views]) {
       await page.goto(demo.url + path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { countBrood, expect, seriousFaults, test, toView, type Burrow, placePath } from '../burrow';
+import { PAGES, VIEWS } from '../pages';
 
 interface Entry {
   id: string;
@@ -271,31 +272,8 @@ test(
   { tag: '@phone' },
   async ({ page, demo }) => {
     const id = await demo.queenId('T2');
-    const pages = [
-      '/',
-      '/shelf',
-      '/feed',
-      '/bench',
-      '/bench/tube',
-      '/bench/fit',
-      '/stock',
-      '/places',
-      await placePath(demo, 'Warm cupboard'),
-      '/labels',
-      '/records',
-    ];
-    const more = [
-      '/kinds',
-      '/kinds/camponotus-vagus',
-      '/kinds/camponotus-vagus/own',
-      '/glossary',
-      '/cohort',
-      '/settings',
-      '/round',
-      '/queens/new',
-    ];
-    const views = ['', '/ahead', '/why', '/log', '/look', '/watch'].map((v) => `/queens/${id}${v}`);
-    for (const path of [...pages, ...more, ...views]) {
+    const place = await placePath(demo, 'Warm cupboard');
+    for (const path of [...PAGES, place, ...VIEWS.map((v) => `/queens/${id}${v}`)]) {
       // what is asked for last makes a page longer too
       await page.goto(demo.url + path, { waitUntil: 'networkidle' });
       await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();

@@ -23,8 +23,6 @@ export interface HeatBench {
   /** What she seems to prefer by where she sat. */
   preferred: Band;
   seats: Seat[];
-  /** What she seemed to prefer after each look that says where she sat, oldest first. */
-  course: { at: Instant; seat: Seat; preferred: Band }[];
   step: HeatStep | null;
   /** Why there is no answer: a sentence with a way out. */
   trouble: string | null;
@@ -33,53 +31,70 @@ export interface HeatBench {
 /** A bubble that nobody has measured is taken to be this large, ml. Prior. */
 const BUBBLE_ML = 0.5;
 
+/** Where she sat at the heat, look by look. */
+function seatsOf(known: QueenLedger, tube: TubeHome): { at: Instant; seat: Seat }[] {
+  const heats = heatsHere(known, tube);
+  return known.seats.flatMap(({ at, atMm }) => {
+    const laid = heats.filter((h) => msOf(h.at) <= msOf(at)).length - 1;
+    const along = laid < 0 ? null : alongOf(tube, heats, laid);
+    return along ? [{ at, seat: seatOf(heatedTube(tube), along, atMm) }] : [];
+  });
+}
+
+/** What she seems to prefer as of her last look. */
+function preferredBy(sat: readonly { at: Instant; seat: Seat }[], best: { low: number; high: number }): Band {
+  const last = sat[sat.length - 1];
+  const ages = last ? sat.map((s) => daysBetween(s.at, last.at)) : [];
+  return preferenceOf(
+    sat.map((s) => s.seat),
+    best,
+    ages,
+  );
+}
+
+/** What she seemed to prefer after one of her looks, by that one and all before. */
+export interface Preferred {
+  at: Instant;
+  seat: Seat;
+  band: Band;
+}
+
+/** So many of the last looks show how it went. */
+const COURSE_LOOKS = 12;
+
+/** How what she seems to prefer has changed: after each of her last looks that say where she sat, oldest first. */
+export function preferenceCourse(known: QueenLedger, tube: TubeHome, profile: SpeciesProfile): Preferred[] {
+  const sat = seatsOf(known, tube);
+  const first = Math.max(0, sat.length - COURSE_LOOKS);
+  return sat
+    .slice(first)
+    .map((s, i) => ({ ...s, band: preferredBy(sat.slice(0, first + i + 1), profile.bestTempC.value) }));
+}
+
 /**
  * The heat at her tube: how warm it is along it, what she seems to prefer and what is done next.
  * @param setting as it stands in the form; null while nothing was read
- * @param seatNow where she sits with this setting, mm from the closed end; null when that is not known
  */
 export function heatBench(
   known: QueenLedger,
   tube: TubeHome,
   profile: SpeciesProfile,
   setting: HeatSetting | null,
-  seatNow: number | null = null,
 ): HeatBench {
   const heated = heatedTube(tube);
-  const heats = heatsHere(known, tube);
-  const sat = known.seats.flatMap(({ at, atMm }): { at: Instant; seat: Seat }[] => {
-    const laid = heats.filter((h) => msOf(h.at) <= msOf(at)).length - 1;
-    const along = laid < 0 ? null : alongOf(tube, heats, laid);
-    return along ? [{ at, seat: seatOf(heated, along, atMm) }] : [];
-  });
+  const sat = seatsOf(known, tube);
   const best = profile.bestTempC.value;
+  const preferred = preferredBy(sat, best);
   const seats = sat.map((s) => s.seat);
-  const agesAt = (at: Instant) => sat.map((s) => Math.max(0, daysBetween(s.at, at)));
-  const course = sat.map(({ at, seat }, i) => ({
-    at,
-    seat,
-    preferred: preferenceOf(seats.slice(0, i + 1), best, agesAt(at)),
-  }));
-  const answer = { cell: cellOf(heated), along: null, step: null, trouble: null, course };
-  const lately = course[course.length - 1]?.preferred ?? preferenceOf([], best);
-  if (!setting) return { ...answer, seats, preferred: lately };
+  const answer = { cell: cellOf(heated), along: null, step: null, trouble: null, seats, preferred };
+  if (!setting) return answer;
   try {
-    const along = heatAlong(
-      tube,
-      setting,
-      heats.flatMap((h) => settingOf(h) ?? []),
-    );
-    const last = sat[sat.length - 1];
-    const ages = last ? agesAt(last.at) : [];
-    if (seatNow !== null) {
-      seats.push(seatOf(heated, along, seatNow));
-      ages.push(0);
-    }
-    const preferred = preferenceOf(seats, best, ages);
+    const before = heatsHere(known, tube).flatMap((h) => settingOf(h) ?? []);
+    const along = heatAlong(tube, setting, before);
     const limits = { best, dangerC: dangerC(profile), bubbleMl: BUBBLE_ML };
-    return { ...answer, along, seats, preferred, step: nextHeatStep(heated, along, preferred, limits) };
+    return { ...answer, along, step: nextHeatStep(heated, along, preferred, limits) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { ...answer, seats, preferred: lately, trouble: error.message };
+    return { ...answer, trouble: error.message };
   }
 }

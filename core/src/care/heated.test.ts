@@ -6,7 +6,7 @@ import { instantOf } from '../quantity';
 import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
 import { queenView, type QueenFacts } from '../view';
 import { stoodIn, temperatureAt } from '../warmth';
-import { heatBench, heatedBy } from './index';
+import { heatBench, heatedBy, preferenceCourse } from './index';
 import { speciesProfile } from '../species/catalogue';
 
 const place = placeSchema.parse({ id: testId(), name: 'Shelf', tempC: 19, roomRelHumidity: 0.5 });
@@ -107,10 +107,20 @@ describe('the heat bench', () => {
     expect(after.seats.map((s) => s.where)).toEqual(['warm-end', 'warm-end']);
     expect(after.preferred.p50).toBeGreaterThan(before.preferred.p50);
     // look by look: twice pressed to the warm end says more than once
-    expect(after.course.map((c) => c.at)).toEqual([day(10), day(20)]);
-    const [first, second] = after.course.map((c) => c.preferred.p50);
+    const course = preferenceCourse(known(log), tube, profile);
+    expect(course.map((c) => c.at)).toEqual([day(10), day(20)]);
+    const [first, second] = course.map((c) => c.band.p50);
     expect(second).toBeGreaterThan(first as number);
-    expect(after.course.at(-1)?.preferred).toEqual(after.preferred);
+    expect(course.at(-1)?.band).toEqual(after.preferred);
+  });
+
+  test('of many looks the last twelve are shown, each by all before it', () => {
+    const looks = Array.from({ length: 40 }, (_, i) => seen(6 + i, warmMm - 1));
+    const course = preferenceCourse(known([laid(5), ...looks]), tube, profile);
+    expect(course).toHaveLength(12);
+    expect(course.at(-1)?.at).toBe(day(45));
+    const alone = preferenceCourse(known([laid(5), ...looks.slice(28)]), tube, profile);
+    expect(course[0]?.band.p50).toBeGreaterThan(alone[0]?.band.p50 as number);
   });
 
   test('what cannot be read so is told with a way out, and her preference still stands', () => {

@@ -29,6 +29,6 @@ export {
   type Verdict,
   type VerdictId,
 } from './verdict';
-export { heatBench, type HeatBench } from './heat-bench';
+export { heatBench, preferenceCourse, type HeatBench, type Preferred } from './heat-bench';
 export { heatedBy, heatedTube } from './heated';
 export { gradualSteps, stepsPhrase, type TempStep } from './winter-steps';

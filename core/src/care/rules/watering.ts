@@ -147,7 +147,7 @@ function drySpace({ housing, part, roomRelHumidity }: Case): Criterion[] {
         ...phrase`The air around them has ${{ percent: 100 * roomRelHumidity }} humidity`,
         damp ? ': a barrier may let go. Keep the lid on, and try the barrier.' : '.',
       ],
-      COMMON_PRACTICE,
+      `${COMMON_PRACTICE}; the air as it was last measured at their place, or else told; from which share on is ${OWN_PRIOR}`,
     ),
   ];
 }

@@ -139,22 +139,20 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
   });
 }
 
-/** What speaks against the place of her plan, as warm as it is expected to be. */
+/** What speaks against the place of her plan: a forecast from what was measured or told of it, which the season may still prove wrong. */
 function unfitPlace({ planC }: Case): Phrase {
   if (!planC) return [];
   const { coldC } = planC;
-  const usual = phrase`${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is right. `;
+  const usual = phrase` ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is right. `;
+  const then = phrase`By what was measured or told of it, the place planned for it is then at about ${{ tempC: coldC }}`;
   if (coldC > WINTER_TEMP_C.edge)
     return [
-      ...phrase`The place planned for it is at about ${{ tempC: coldC }}, too warm to rest in: `,
+      ...then,
+      ', too warm to rest in: read it before she is carried there, or choose another.',
       ...usual,
     ];
-  return coldC <= figure('nearFrostC')
-    ? [
-        ...phrase`The place planned for it is at about ${{ tempC: coldC }}, too near frost: her water may freeze and burst the glass. `,
-        ...usual,
-      ]
-    : [];
+  if (coldC > figure('nearFrostC')) return [];
+  return [...then, ', too near frost: her water may freeze and burst the glass. Choose another.', ...usual];
 }
 
 /** Standing in the cold: water about monthly, and a day on which she is woken. */

@@ -1,4 +1,4 @@
-import type { HeatBench } from '@gentle-burrow/core/care';
+import type { Preferred } from '@gentle-burrow/core/care';
 import { msOf } from '@gentle-burrow/core/quantity';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
@@ -9,29 +9,26 @@ import { dayText } from '@/ui/dates';
 import { tempText } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
+import { courseText } from './step-words';
 
 const HEIGHT = 110;
 const [TOP, BOTTOM, LEFT, RIGHT] = [8, 26, 44, 10];
 const BAR_PX = 10;
 
 /** What she seemed to prefer after each look, as a band, and how warm it was where she sat. */
-export function PreferenceCourse({ course }: Pick<HeatBench, 'course'>) {
+export function PreferenceCourse({ course }: { course: readonly Preferred[] }) {
   const p = useBurrow();
   const { temperature } = usePreferences();
   const [width, onLayout] = useWidth();
   const [first, last] = [course[0], course[course.length - 1]];
   if (course.length < 2 || !first || !last) return null;
-  const all = course.flatMap(({ seat, preferred }) => [seat.tempC, preferred.p10, preferred.p90]);
+  const all = course.flatMap(({ seat, band }) => [seat.tempC, band.p10, band.p90]);
   const [low, high] = [Math.floor(Math.min(...all)), Math.ceil(Math.max(...all))];
   const span = Math.max(1, msOf(last.at) - msOf(first.at));
   const x = (at: string) =>
     LEFT + BAR_PX + ((msOf(at) - msOf(first.at)) / span) * Math.max(0, width - LEFT - RIGHT - 2 * BAR_PX);
   const y = (c: number) => TOP + ((high - c) / Math.max(1, high - low)) * (HEIGHT - TOP - BOTTOM);
   const degrees = (c: number) => tempText(c, temperature);
-  const says = course.map(
-    ({ at, seat, preferred: { p10, p90 } }) =>
-      `${dayText(at)}: sat at ${degrees(seat.tempC)}, then seemed to prefer ${degrees(p10)} to ${degrees(p90)}`,
-  );
   const label = { fontFamily: FONTS.sans, fontSize: 13, fill: p.inkSoft };
   return (
     <View onLayout={onLayout}>
@@ -39,7 +36,7 @@ export function PreferenceCourse({ course }: Pick<HeatBench, 'course'>) {
         Dot: where she sat. Bar: what she seemed to prefer after that look.
       </Words>
       {width > 0 ? (
-        <Svg width={width} height={HEIGHT} role="img" aria-label={`${says.join('; ')}.`}>
+        <Svg width={width} height={HEIGHT} role="img" aria-label={courseText(course, temperature)}>
           {[high, low].map((c) => (
             <G key={c}>
               <Line x1={LEFT} x2={width - RIGHT} y1={y(c)} y2={y(c)} stroke={p.rule} />
@@ -48,7 +45,7 @@ export function PreferenceCourse({ course }: Pick<HeatBench, 'course'>) {
               </SvgText>
             </G>
           ))}
-          {course.map(({ at, seat, preferred: { p10, p90 } }) => (
+          {course.map(({ at, seat, band: { p10, p90 } }) => (
             <G key={at}>
               <Rect
                 x={x(at) - BAR_PX / 2}

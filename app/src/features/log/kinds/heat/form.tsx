@@ -1,4 +1,4 @@
-import { heatBench, heatedTube, heatOf } from '@gentle-burrow/core/care';
+import { heatBench, heatedTube, heatOf, preferenceCourse } from '@gentle-burrow/core/care';
 import { asTube } from '@gentle-burrow/core/facts';
 import { cellOf } from '@gentle-burrow/core/tube';
 import { phrase } from '@gentle-burrow/core/quantity';
@@ -59,6 +59,10 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
     // the setting is made anew at every drawing; what stands in the form is not
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [view.ledger, tube, profile, draft],
+  );
+  const course = useMemo(
+    () => (tube ? preferenceCourse(view.ledger, tube, profile) : []),
+    [view.ledger, tube, profile],
   );
   if (!tube || !bench)
     return (
@@ -133,7 +137,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
               </Words>
             )}
             <Said kind="small" soft phrase={preferenceWords(bench)} />
-            <PreferenceCourse course={bench.course} />
+            <PreferenceCourse course={course} />
             {bench.along?.learnedFrom === 0 ? (
               <Words kind="small" soft>
                 How fast the warmth falls along the tube is our own prior until two places were read at once.

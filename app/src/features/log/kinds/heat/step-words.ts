@@ -1,5 +1,8 @@
-import type { HeatBench } from '@gentle-burrow/core/care';
+import type { HeatBench, Preferred } from '@gentle-burrow/core/care';
 import { phrase, type Phrase } from '@gentle-burrow/core/quantity';
+import type { Preferences } from '@/theme/preferences';
+import { dayText } from '@/ui/dates';
+import { tempText } from '@/ui/units';
 
 type Step = NonNullable<HeatBench['step']>;
 
@@ -51,3 +54,12 @@ export function preferenceWords({ preferred: { p10, p90 }, seats }: HeatBench): 
     ? phrase`Where she sat at the heat was never noted; her kind’s best is taken, ${{ tempC: p10 }} to ${{ tempC: p90 }}. Tap where she sits at each look.`
     : phrase`By where she sat (${{ word: String(seats.length) }} ${{ word: seats.length === 1 ? 'look' : 'looks' }}) she seems to prefer ${{ tempC: p10 }} to ${{ tempC: p90 }}.`;
 }
+
+/** The same look by look, for who does not see it drawn. */
+export const courseText = (course: readonly Preferred[], unit: Preferences['temperature']): string =>
+  `${course
+    .map(({ at, seat, band: { p10, p90 } }) => {
+      const [sat, low, high] = [seat.tempC, p10, p90].map((c) => tempText(c, unit));
+      return `${dayText(at)}: sat at ${sat}, then seemed to prefer ${low} to ${high}`;
+    })
+    .join('; ')}.`;

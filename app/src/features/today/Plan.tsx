@@ -1,10 +1,11 @@
 import type { Due } from '@gentle-burrow/core/agenda';
 import { format } from 'date-fns/format';
-import { useMemo } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
-import { SPACE, TARGET } from '@/theme/tokens';
+import { SPACE, TARGET, WIDE } from '@/theme/tokens';
+import { Button } from '@/ui/Button';
 import { dayText, nearText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { Go } from '@/ui/Go';
@@ -21,6 +22,8 @@ const noon = (day: string) => `${day}T12:00:00.000Z`;
 
 /** How many visits are told at once; the later ones are folded. */
 const FIRST = 1;
+/** So many deeds of a visit are told on a phone before the rest is folded: a page is no longer than two and a half screens. */
+const UNFOLDED = 6;
 
 /** As few visits as possible, each with what to have ready; then all that rests, and the keeper's own days. */
 export function Plan() {
@@ -87,6 +90,9 @@ function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: Reado
   const at = noon(day);
   const prepare = toPrepare(due);
   const tubes = new Set(due.map((d) => d.homeId)).size;
+  const wide = useWindowDimensions().width >= WIDE;
+  const [all, setAll] = useState(false);
+  const shown = all || wide ? due : due.slice(0, UNFOLDED);
   return (
     <Sheet tight>
       <View style={styles.head}>
@@ -98,9 +104,14 @@ function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: Reado
         </Words>
       </View>
       <Words kind="small" soft>{`Have ready: ${prepare.join(', ')}.`}</Words>
-      {due.map((d) => (
+      {shown.map((d) => (
         <Line key={d.id} due={d} label={names.get(d.queenId) ?? ''} until={dayText(d.notAfter)} />
       ))}
+      {shown.length < due.length ? (
+        <Button mode="text" style={styles.left} onPress={() => setAll(true)}>
+          {`All ${due.length} of this visit`}
+        </Button>
+      ) : null}
     </Sheet>
   );
 }
@@ -162,6 +173,7 @@ const styles = StyleSheet.create({
     borderBottomWidth: 1,
     paddingVertical: SPACE.xs,
   },
+  left: { alignSelf: 'flex-start' },
   label: { minWidth: 36 },
   fill: { flex: 1 },
 });

@@ -63,6 +63,17 @@ test('visits with what to prepare, then all that rests; my days are kept', async
   await waitFor(() => expect(server.bodiesOf('/settings')).toMatchObject([{ weekdays: [0] }]));
 });
 
+test('of a large visit the first deeds are told on a phone, and all of them when they are asked for', async () => {
+  new PretendServer(Array.from({ length: 9 }, (_, k) => madeQueen(`B${k}`, 80, [workers(20)])));
+  show(<Plan />);
+  const all = await screen.findByRole('button', { name: /^All \d+ of this visit$/ });
+  const n = Number(/\d+/.exec(all.textContent ?? '')?.[0]);
+  expect(n).toBeGreaterThanOrEqual(9);
+  expect(screen.getAllByRole('link', { name: /^To B\d/ })).toHaveLength(6);
+  fireEvent.click(all);
+  expect(screen.getAllByRole('link', { name: /^To B\d/ })).toHaveLength(n);
+});
+
 test('the cohort says plainly that a few queens carry no ranking', async () => {
   const died: EntryBody = { kind: 'loss', at: daysAgo(10), how: 'died', cause: 'unknown' };
   new PretendServer([madeQueen('A', 40), madeQueen('B', 60, [died])]);

@@ -52,7 +52,7 @@ export function stepWords({ does, moveMm, matMm, thenC, thermostatC, limitedBy }
 export function preferenceWords({ preferred: { p10, p90 }, seats }: HeatBench): Phrase {
   return seats.length === 0
     ? phrase`Where she sat at the heat was never noted; her kind’s best is taken, ${{ tempC: p10 }} to ${{ tempC: p90 }}. Tap where she sits at each look.`
-    : phrase`By where she sat (${{ word: String(seats.length) }} ${{ word: seats.length === 1 ? 'look' : 'looks' }}) she seems to prefer ${{ tempC: p10 }} to ${{ tempC: p90 }}.`;
+    : phrase`By where she sat (${{ word: String(seats.length) }} ${{ word: seats.length === 1 ? 'look' : 'looks' }}) she seems to prefer ${{ tempC: p10 }} to ${{ tempC: p90 }}, in eight cases of ten.`;
 }
 
 /** The same look by look, for who does not see it drawn. */

@@ -103,8 +103,16 @@ export class PretendServer {
     if (!written) return null;
     const facts = corrected(written);
     const view = queenView(facts, SETTINGS, now, { draws: 300, profileOf });
-    const { measured = [], entries } = facts;
-    return { at: now, ...facts, measured, entries: [...entries], view, learned: {} } satisfies QueenDetail;
+    const { measured = [], falls = [], entries } = facts;
+    return {
+      at: now,
+      ...facts,
+      measured,
+      falls,
+      entries: [...entries],
+      view,
+      learned: {},
+    } satisfies QueenDetail;
   }
 
   /** What was sent there, in order; entries, which go in lists, one by one. */

@@ -10,7 +10,7 @@ import { entrySchema, intakeSchema } from '@gentle-burrow/core/log';
 import { z } from 'zod';
 import { placeRecordSchema } from './climate';
 import { instant } from './common';
-import { kindEvidenceSchema, queenViewSchema } from './view';
+import { heatFallSchema, kindEvidenceSchema, queenViewSchema } from './view';
 
 /** Takes a queen in: herself, her home, the place she stands and her intake, all or nothing. Sending it twice is harmless. */
 export const newQueenSchema = z
@@ -58,6 +58,9 @@ export const queenDetailSchema = z.object({
   measured: z
     .array(placeRecordSchema)
     .describe('What was measured at these places, as far back as it matters'),
+  falls: z
+    .array(heatFallSchema)
+    .describe('How the heat at these places falls, as it was read at tubes of others'),
   entries: z.array(entrySchema),
   view: queenViewSchema,
   learned: learnedByKind.describe(

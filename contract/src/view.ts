@@ -414,6 +414,12 @@ const housingSchema = z.object({
   faults: z.array(z.object({ entryId: id, at: instant, says: z.string() })).readonly(),
 });
 
+export const heatFallSchema = z
+  .object({ placeId: id, lengthMm: z.number() })
+  .describe(
+    'In how many mm the warmth of the heat at a place was read to fall to 37 % of its excess over the room',
+  );
+
 export const queenViewSchema = z.object({
   profileId: z.string(),
   species: z.array(
@@ -421,6 +427,7 @@ export const queenViewSchema = z.object({
   ),
   founder: founderBeliefSchema.nullable(),
   teaches: z.object({ profileId: z.string(), stages: kindEvidenceSchema }).nullable(),
+  falls: z.array(heatFallSchema).describe('Read at her own tubes'),
   learnedFrom: z.object({ kind: z.number().int(), genus: z.number().int() }),
   tempC: z.number(),
   warmth: z

@@ -4,6 +4,7 @@ import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle
 import type { Entry } from '@gentle-burrow/core/log';
 import { reckonedPlaces } from '@gentle-burrow/core/warmth';
 import { byUrgency } from '@gentle-burrow/core/light';
+import { withFalls } from '@gentle-burrow/core/view';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { batchOf, columnsOfBatch, logOf,
   recordsAt, type Fact, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
@@ -60,18 +61,19 @@ export class ExampleServer implements Answering {
   private async shelf(): Promise<Shelf> {
     const at = new Date().toISOString();
     const { queens, settings, own, measured } = this.log(at);
-    const all = await Promise.all(queens.map((q) => projectLocally({ ...q, measured }, settings, at, own)));
+    const whole = withFalls(queens, at).map((q) => ({ ...q, measured }));
+    const all = await Promise.all(whole.map((q) => projectLocally(q, settings, at, own)));
     return { at, rows: all.map((p) => p.row).sort(byUrgency) };
   }
 
   private async queen(id: string): Promise<QueenDetail | null> {
     const at = new Date().toISOString();
     const { queens, settings, own, measured } = this.log(at);
-    const facts = queens.find((q) => q.queen.id === id);
+    const facts = withFalls(queens, at).find((q) => q.queen.id === id);
     if (!facts) return NONE;
     const whole = { ...facts, measured };
     const { view } = await projectLocally(whole, settings, at, own);
-    return { at, ...whole, view, learned: {} };
+    return { at, ...whole, falls: facts.falls ?? [], view, learned: {} };
   }
 
   private log(at: string) {

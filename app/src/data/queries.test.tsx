@@ -4,7 +4,7 @@ import type { ProjectionAsk } from '@/workers/projection.worker';
 import { onlineManager } from '@tanstack/react-query';
 import { act, screen, waitFor } from '@testing-library/react';
 import { Text } from 'react-native';
-import { daysAgo, madeQueen, PretendServer, show } from '../../test/kit';
+import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../test/kit';
 import { drop, flush, outboxItems, put } from './outbox';
 import { amendEntry, useQueen, useShelf, writeEntry } from './queries';
 
@@ -76,6 +76,44 @@ test('an amendment that waits counts as well', async () => {
     await amendEntry({ queenId: facts.queen.id, id: look.id }, { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } });
   });
   await says('page 5, shelf 5, waiting');
+});
+
+test('what waits is worked out with what was measured at her place and read of the heat there', async () => {
+  const facts = madeQueen('Vesper', 30, [
+    {
+      kind: 'heat',
+      at: daysAgo(9),
+      matMm: 20,
+      roomC: 19,
+      readings: [{ mm: 130, tempC: 27 }],
+    },
+  ]);
+  const since = Math.floor(Date.now() / 86_400_000);
+  const days = Array.from({ length: 30 }, (_, i) => ({
+    day: since - 29 + i,
+    partsC: Array<number>(8).fill(16.5),
+    rh: 0.5,
+  }));
+  const latest = { at: daysAgo(0), lowC: 16.5, highC: 16.5 };
+  const falls = [{ placeId: facts.place.id, lengthMm: 29 }];
+  const whole: QueenFacts = { ...facts, measured: [{ placeId: facts.place.id, days, latest, errorC: 0.3 }], falls };
+  const expected = queenView(whole, SETTINGS, new Date().toISOString(), { draws: 300 }).tempC;
+  const told = queenView(facts, SETTINGS, new Date().toISOString(), { draws: 300 }).tempC;
+  expect(Math.abs(expected - told)).toBeGreaterThan(0.3);
+  const server = new PretendServer([whole]);
+  function Warmth() {
+    const { data } = useQueen(facts.queen.id);
+    return (
+      <Text>{data ? `${data.view.tempC.toFixed(1)}, looks ${data.view.ledger.looksSpent}` : ''}</Text>
+    );
+  }
+  show(<Warmth />);
+  await says(`${expected.toFixed(1)}, looks 0`);
+  server.down = true;
+  await act(async () => {
+    await writeEntry(facts.queen.id, { kind: 'look', at: daysAgo(0), queen: 'seen' });
+  });
+  await says(`${expected.toFixed(1)}, looks 1`);
 });
 
 test('ids are made where an entry is written, in the order of writing', async () => {

@@ -185,11 +185,13 @@ export interface Shown<T> {
   retry(): void;
 }
 
-const factsOf = ({ queen, home, place, places, entries }: QueenDetail): QueenFacts => ({
+const factsOf = ({ queen, home, place, places, measured, falls, entries }: QueenDetail): QueenFacts => ({
   queen,
   home,
   place,
   places,
+  measured,
+  falls,
   entries,
 });
 const about = (items: readonly OutboxItem[], id: string, stored?: QueenDetail) =>

@@ -14,7 +14,7 @@ import {
   type HeatStep,
   type Seat,
 } from '../tube';
-import { alongOf, heatedTube, heatsHere, settingOf } from './heated';
+import { alongOf, heatedTube, heatsHere } from './heated';
 
 /** What a setting of the heat comes to for her. */
 export interface HeatBench {
@@ -32,11 +32,15 @@ export interface HeatBench {
 const BUBBLE_ML = 0.5;
 
 /** Where she sat at the heat, look by look. */
-function seatsOf(known: QueenLedger, tube: TubeHome): { at: Instant; seat: Seat }[] {
+function seatsOf(
+  known: QueenLedger,
+  tube: TubeHome,
+  falls: readonly number[],
+): { at: Instant; seat: Seat }[] {
   const heats = heatsHere(known, tube);
   return known.seats.flatMap(({ at, atMm }) => {
-    const laid = heats.filter((h) => msOf(h.at) <= msOf(at)).length - 1;
-    const along = laid < 0 ? null : alongOf(tube, heats, laid);
+    const laid = heats.filter((h) => msOf(h.at) <= msOf(at)).at(-1);
+    const along = laid ? alongOf(tube, laid, falls) : null;
     return along ? [{ at, seat: seatOf(heatedTube(tube), along, atMm) }] : [];
   });
 }
@@ -62,9 +66,17 @@ export interface Preferred {
 /** So many of the last looks show how it went. */
 const COURSE_LOOKS = 12;
 
-/** How what she seems to prefer has changed: after each of her last looks that say where she sat, oldest first. */
-export function preferenceCourse(known: QueenLedger, tube: TubeHome, profile: SpeciesProfile): Preferred[] {
-  const sat = seatsOf(known, tube);
+/**
+ * How what she seems to prefer has changed: after each of her last looks that say where she sat, oldest first.
+ * @param falls of the heat at her place, mm
+ */
+export function preferenceCourse(
+  known: QueenLedger,
+  tube: TubeHome,
+  profile: SpeciesProfile,
+  falls: readonly number[],
+): Preferred[] {
+  const sat = seatsOf(known, tube, falls);
   const first = Math.max(0, sat.length - COURSE_LOOKS);
   return sat
     .slice(first)
@@ -73,24 +85,25 @@ export function preferenceCourse(known: QueenLedger, tube: TubeHome, profile: Sp
 
 /**
  * The heat at her tube: how warm it is along it, what she seems to prefer and what is done next.
+ * @param falls of the heat at her place, hers and her neighbours', mm
  * @param setting as it stands in the form; null while nothing was read
  */
 export function heatBench(
   known: QueenLedger,
   tube: TubeHome,
   profile: SpeciesProfile,
+  falls: readonly number[],
   setting: HeatSetting | null,
 ): HeatBench {
   const heated = heatedTube(tube);
-  const sat = seatsOf(known, tube);
+  const sat = seatsOf(known, tube, falls);
   const best = profile.bestTempC.value;
   const preferred = preferredBy(sat, best);
   const seats = sat.map((s) => s.seat);
   const answer = { cell: cellOf(heated), along: null, step: null, trouble: null, seats, preferred };
   if (!setting) return answer;
   try {
-    const before = heatsHere(known, tube).flatMap((h) => settingOf(h) ?? []);
-    const along = heatAlong(tube, setting, before);
+    const along = heatAlong(tube, setting, falls);
     const limits = { best, dangerC: dangerC(profile), bubbleMl: BUBBLE_ML };
     return { ...answer, along, step: nextHeatStep(heated, along, preferred, limits) };
   } catch (error) {

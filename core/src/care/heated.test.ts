@@ -6,7 +6,7 @@ import { instantOf } from '../quantity';
 import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
 import { queenView, type QueenFacts } from '../view';
 import { stoodIn, temperatureAt } from '../warmth';
-import { heatBench, heatedBy, preferenceCourse } from './index';
+import { fallsAt, heatBench, heatedBy, heatFalls, preferenceCourse } from './index';
 import { speciesProfile } from '../species/catalogue';
 
 const place = placeSchema.parse({ id: testId(), name: 'Shelf', tempC: 19, roomRelHumidity: 0.5 });
@@ -34,8 +34,9 @@ const laid = (onDay: number, more: object = {}): Entry =>
   });
 const known = (entries: Entry[], onDay = 60) =>
   ledger([entry(0, { kind: 'intake' }), ...entries], day(onDay))[QUEEN] ?? emptyLedger(QUEEN);
+const fallsIn = (entries: Entry[]) => fallsAt(place.id, heatFalls(known(entries), place.id, tube));
 const stood = stoodIn([{ from: instantOf(0), place }]);
-const heated = (entries: Entry[]) => heatedBy(stood, known(entries), tube);
+const heated = (entries: Entry[]) => heatedBy(stood, known(entries), tube, fallsIn(entries));
 
 describe('a queen with heat at her tube', () => {
   test('stands as much warmer from then on as the middle of her cell was, until it is taken away', () => {
@@ -48,7 +49,12 @@ describe('a queen with heat at her tube', () => {
 
   test('warmth that the place was already told to have does not count twice', () => {
     const warm = { ...place, tempC: 24 };
-    const { temperature } = heatedBy(stoodIn([{ from: instantOf(0), place: warm }]), known([laid(10)]), tube);
+    const { temperature } = heatedBy(
+      stoodIn([{ from: instantOf(0), place: warm }]),
+      known([laid(10)]),
+      tube,
+      [],
+    );
     expect(temperatureAt(temperature, day(20))).toBeCloseTo(19 + Math.sqrt(24), 6);
   });
 
@@ -66,6 +72,29 @@ describe('a queen with heat at her tube', () => {
     const moved = heated([laid(10), entry(20, { kind: 'move', placeId: place.id })]).temperature;
     expect(moved).toBe(stood.temperature);
     expect(temperatureAt(heated([laid(10, { readings: [] })]).temperature, day(20))).toBe(19);
+  });
+
+  test('what was read at a neighbour’s tube tells how the warmth falls at hers', () => {
+    const once = [laid(10, { readings: [{ mm: warmMm, tempC: 25 }] })];
+    const middle = (falls: number[]) =>
+      temperatureAt(heatedBy(stood, known(once), tube, falls).temperature, day(20));
+    const half = (warmMm - coolMm) / 2;
+    // six degrees over the room at her warm end, and less of it half a cell further away
+    expect(middle([60])).toBeCloseTo(19 + 6 * Math.exp(-half / 60), 6);
+    expect(middle([20, 25, 90])).toBeCloseTo(19 + 6 * Math.exp(-half / 25), 6);
+    expect(middle([])).toBeCloseTo(middle([60]), 6);
+  });
+
+  test('a fall is told of the place where it was read, also after she was carried or moved into another tube', () => {
+    const next = testId();
+    const log = [laid(10), entry(20, { kind: 'move', placeId: next }), laid(25, { matMm: 10 })];
+    const falls = heatFalls(known(log), place.id, tube);
+    expect(falls.map((f) => f.placeId)).toEqual([place.id, next]);
+    // 6 and 4 degrees over the room at the two ends of her cell
+    for (const f of falls) expect(f.lengthMm).toBeCloseTo((warmMm - coolMm) / Math.log(6 / 4), 3);
+    const later = { ...tube, setUpAt: day(30) };
+    expect(heatFalls(known(log), place.id, later)).toHaveLength(2);
+    expect(heatFalls(known([laid(10, { readings: [] })]), place.id, tube)).toEqual([]);
   });
 
   test('her dates, her counsel and what is dangerous follow', () => {
@@ -100,14 +129,14 @@ describe('the heat bench', () => {
 
   test('learns how the warmth falls, and what she prefers, from what was written before', () => {
     const log = [laid(5), look(8, [3, 0, 0, 0]), seen(10, warmMm - 1), seen(20, warmMm - 1)];
-    const before = heatBench(known([]), tube, profile, setting);
-    const after = heatBench(known(log), tube, profile, setting);
-    expect(before.along?.learnedFrom).toBe(0);
-    expect(after.along?.learnedFrom).toBe(1);
+    const before = heatBench(known([]), tube, profile, [], setting);
+    const after = heatBench(known(log), tube, profile, fallsIn(log), setting);
+    expect(before.along?.fall).toEqual({ by: 'prior', n: 0 });
+    expect(after.along?.fall).toEqual({ by: 'same-heat', n: 1 });
     expect(after.seats.map((s) => s.where)).toEqual(['warm-end', 'warm-end']);
     expect(after.preferred.p50).toBeGreaterThan(before.preferred.p50);
     // look by look: twice pressed to the warm end says more than once
-    const course = preferenceCourse(known(log), tube, profile);
+    const course = preferenceCourse(known(log), tube, profile, fallsIn(log));
     expect(course.map((c) => c.at)).toEqual([day(10), day(20)]);
     const [first, second] = course.map((c) => c.band.p50);
     expect(second).toBeGreaterThan(first as number);
@@ -116,15 +145,15 @@ describe('the heat bench', () => {
 
   test('of many looks the last twelve are shown, each by all before it', () => {
     const looks = Array.from({ length: 40 }, (_, i) => seen(6 + i, warmMm - 1));
-    const course = preferenceCourse(known([laid(5), ...looks]), tube, profile);
+    const course = preferenceCourse(known([laid(5), ...looks]), tube, profile, []);
     expect(course).toHaveLength(12);
     expect(course.at(-1)?.at).toBe(day(45));
-    const alone = preferenceCourse(known([laid(5), ...looks.slice(28)]), tube, profile);
+    const alone = preferenceCourse(known([laid(5), ...looks.slice(28)]), tube, profile, []);
     expect(course[0]?.band.p50).toBeGreaterThan(alone[0]?.band.p50 as number);
   });
 
   test('what cannot be read so is told with a way out, and her preference still stands', () => {
-    const bench = heatBench(known([]), tube, profile, {
+    const bench = heatBench(known([]), tube, profile, [], {
       ...setting,
       readings: [
         { mm: warmMm, tempC: 21 },

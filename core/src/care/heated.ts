@@ -3,7 +3,7 @@ import { saturationPressureKPa } from '../climate';
 import type { TubeHome } from '../facts';
 import type { HeatLaid, QueenLedger } from '../founding';
 import { InputError, instantOf, msOf } from '../quantity';
-import { cellOf, heatAlong, type HeatAlong, type HeatedTube, type HeatSetting } from '../tube';
+import { cellOf, fallMm, heatAlong, type HeatAlong, type HeatedTube, type HeatSetting } from '../tube';
 import { stepAt, stepsOf, type Room, type Stood, type WarmthStep } from '../warmth';
 
 /** Her tube as it lies at the heat: the plug stays where it was pushed while the water behind it recedes. */
@@ -20,17 +20,44 @@ export function heatsHere(known: QueenLedger, tube: TubeHome): HeatLaid[] {
   return known.heats.filter((h) => msOf(h.at) >= since);
 }
 
+/** How the warmth of the heat at a place was read to fall along a tube. One heat a place: two mats stand in two places. */
+export interface HeatFall {
+  placeId: string;
+  lengthMm: number;
+}
+
+/**
+ * What was read at her tubes of how the warmth falls, wherever she has stood with heat.
+ * @param placeId where she was first put
+ * @param tube the one she lives in now; null when it is none
+ */
+export function heatFalls(known: QueenLedger, placeId: string, tube: TubeHome | null): HeatFall[] {
+  return known.heats.flatMap((heat) => {
+    const setting = settingOf(heat);
+    const ms = msOf(heat.at);
+    const lengthMm = setting && fallMm(setting, tube && ms >= msOf(tube.setUpAt) ? tube : null);
+    const stood = known.moves.filter((m) => msOf(m.at) <= ms).at(-1)?.placeId ?? placeId;
+    return lengthMm === null ? [] : [{ placeId: stood, lengthMm }];
+  });
+}
+
+/** How the warmth falls at a place, by all that was read there, mm. */
+export const fallsAt = (placeId: string, falls: readonly HeatFall[]): number[] =>
+  falls.flatMap((f) => (f.placeId === placeId ? [f.lengthMm] : []));
+
 /** What a setting says in figures; null when it was taken away, or nothing was read. */
-export const settingOf = ({ matMm, roomC, readings = [] }: HeatLaid): HeatSetting | null =>
+const settingOf = ({ matMm, roomC, readings = [] }: HeatLaid): HeatSetting | null =>
   matMm === null || roomC === undefined || readings.length === 0 ? null : { matMm, roomC, readings };
 
-/** How warm it was along her tube by one of her settings; null when it tells nothing. */
-export function alongOf(tube: TubeHome, heats: readonly HeatLaid[], at: number): HeatAlong | null {
-  const setting = heats[at] ? settingOf(heats[at]) : null;
+/**
+ * How warm it was along her tube by one of her settings; null when it tells nothing.
+ * @param falls of the heat at her place, mm
+ */
+export function alongOf(tube: TubeHome, heat: HeatLaid, falls: readonly number[]): HeatAlong | null {
+  const setting = settingOf(heat);
   if (!setting) return null;
-  const before = heats.slice(0, at).flatMap((h) => settingOf(h) ?? []);
   try {
-    return heatAlong(tube, setting, before);
+    return heatAlong(tube, setting, falls);
   } catch (error) {
     // readings that do not fall say nothing; the form told so when they were written
     if (error instanceof InputError) return null;
@@ -42,13 +69,19 @@ export function alongOf(tube: TubeHome, heats: readonly HeatLaid[], at: number):
  * How warm she stands with the heat at her tube: from each setting on as much warmer as the middle of her cell was than the place was told or
  * measured then, so that warmth that the place knows already counts once. On a thermostat it stays what it was while the room is
  * cooler, for a thermostat cannot cool; the air of the room is drier for being warmed.
+ * @param falls of the heat at her place, mm
  */
-export function heatedBy(stood: Stood, known: QueenLedger, tube: TubeHome | null): Stood {
+export function heatedBy(
+  stood: Stood,
+  known: QueenLedger,
+  tube: TubeHome | null,
+  falls: readonly number[],
+): Stood {
   const heats = tube ? heatsHere(known, tube) : [];
   if (!tube || heats.length === 0) return stood;
   const { coolMm, middleMm } = cellOf(heatedTube(tube));
   const spans = heats.map((h, i) => {
-    const along = alongOf(tube, heats, i);
+    const along = alongOf(tube, h, falls);
     const placeC = stepAt(stood.temperature, h.at).tempC;
     return {
       fromMs: msOf(h.at),

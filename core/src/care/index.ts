@@ -30,5 +30,5 @@ export {
   type VerdictId,
 } from './verdict';
 export { heatBench, preferenceCourse, type HeatBench, type Preferred } from './heat-bench';
-export { heatedBy, heatedTube } from './heated';
+export { fallsAt, heatedBy, heatedTube, heatFalls, type HeatFall } from './heated';
 export { gradualSteps, stepsPhrase, type TempStep } from './winter-steps';

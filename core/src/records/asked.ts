@@ -1,7 +1,7 @@
 import { plainText, type Band, type Instant, type Zone } from '../quantity';
 import { MILESTONES } from '../species';
 import { profilesWith } from '../species/catalogue';
-import { learnedFrom, queenView, withoutOwn, type QueenFacts, type QueenView } from '../view';
+import { learnedFrom, queenView, withFalls, withoutOwn, type QueenFacts, type QueenView } from '../view';
 import { OUTLOOK_EVENTS, taughtOf } from '../founding';
 import type { Ask, Verdict } from '../care';
 import { recordsAt } from './measured';
@@ -25,9 +25,10 @@ export function askLog(log: ReadLog, at: Instant, zone: Zone, draws = DRAWS): As
   const profileOf = profilesWith(log.own);
   const places = new Set(log.queens.flatMap((q) => q.places.map((p) => p.id)));
   const measured = recordsAt(log.measured, places, at);
-  const queens = log.queens
+  const then = log.queens
     .map((q) => ({ ...q, measured, entries: q.entries.filter((e) => Date.parse(e.at) <= Date.parse(at)) }))
     .filter((q) => q.entries.length > 0);
+  const queens = withFalls(then, at);
   const views = queens.map((q) => queenView(q, settings, at, { draws, profileOf }));
   const lessons = views.map((v) => v.teaches);
   const all = learnedFrom(lessons);

@@ -1,6 +1,15 @@
 import * as fc from 'fast-check';
 import { plainGenerator } from '../world/simulated-queens';
-import { cellOf, heatAlong, nextHeatStep, preferenceOf, seatOf, type HeatedTube, type Seat } from './index';
+import {
+  cellOf,
+  fallMm,
+  heatAlong,
+  nextHeatStep,
+  preferenceOf,
+  seatOf,
+  type HeatedTube,
+  type Seat,
+} from './index';
 
 const heated: HeatedTube = {
   tube: { boreMm: 14, lengthMm: 150, end: 'round' },
@@ -36,10 +45,43 @@ describe('warmth along a tube', () => {
       ...setting(40, 10),
       readings: [130, 90].map((mm) => ({ mm, tempC: trueAt(40, 10, mm, 20, 40) })),
     };
-    const known = heatAlong(tube, short, [before]);
-    expect(known.learnedFrom).toBe(1);
+    const fall = fallMm(before, tube);
+    expect(fall).toBeCloseTo(40, 3);
+    const known = heatAlong(tube, short, [fall as number]);
+    expect(known.fall).toEqual({ by: 'same-heat', n: 1 });
     expect(known.atC(100)).toBeCloseTo(trueAt(40, 20, 100, 20, 40), 3);
-    expect(heatAlong(tube, short).learnedFrom).toBe(0);
+    expect(heatAlong(tube, short).fall.by).toBe('prior');
+    // what was read now says more of now than what was read before
+    expect(heatAlong(tube, setting(40, 20), [40]).fall.by).toBe('itself');
+  });
+
+  test('the fall is of the heat, not of the tube: how long it is and how far it lies away change nothing', () => {
+    const read = setting(40, 20);
+    expect(fallMm(read, null)).toBeCloseTo(60, 3);
+    expect(fallMm({ ...read, matMm: 55 }, { ...tube, lengthMm: 200 })).toBeCloseTo(60, 3);
+    // of heat that reached under a tube nobody knows it cannot be told
+    expect(fallMm({ ...read, matMm: -5 }, null)).toBeNull();
+    expect(fallMm({ ...read, readings: read.readings.slice(0, 1) }, tube)).toBeNull();
+    const rising = [...read.readings].map((r, i, all) => ({ ...r, tempC: all[1 - i]?.tempC as number }));
+    expect(fallMm({ ...read, readings: rising }, tube)).toBeNull();
+  });
+
+  test('many tubes at one mat know its fall better than one does, by thermometers that err', () => {
+    const random = plainGenerator(11);
+    const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const read = () => {
+      const { matMm, roomC, readings } = setting(40, Math.round(40 * random()));
+      const noisy = readings.map((r) => ({ ...r, tempC: r.tempC + 0.3 * gauss() }));
+      return fallMm({ matMm, roomC, readings: noisy }, tube) ?? [];
+    };
+    const errors = (tubes: number) =>
+      Array.from({ length: 300 }, () => {
+        const falls = Array.from({ length: tubes }, read).flat();
+        const one = { ...setting(40, 20), readings: [{ mm: 130, tempC: trueAt(40, 20, 130) }] };
+        return Math.abs(heatAlong(tube, one, falls).atC(95) - trueAt(40, 20, 95));
+      }).sort((x, y) => x - y);
+    const [one, ten] = [errors(1), errors(10)];
+    expect(ten[150]).toBeLessThan(0.6 * (one[150] as number));
   });
 
   test('without a reading, beyond the tube, or not falling from the heat it is refused with what to do', () => {

@@ -1,5 +1,5 @@
 import { gradientAtC, gradientFit, type Gradient } from '../climate';
-import { need, normalBelow, quantileSorted, within, type Band } from '../quantity';
+import { InputError, need, normalBelow, quantileSorted, within, type Band } from '../quantity';
 import { DROP_ML, floodMl } from './flood';
 import { chamberLengthMm, tubeVolumeMl, type Plugs, type TubeShape } from './geometry';
 
@@ -26,8 +26,8 @@ export interface HeatAlong {
   gradient: Gradient;
   roomC: number;
   matMm: number;
-  /** How many lengths of fall it rests on; 0: on the prior alone. */
-  learnedFrom: number;
+  /** What its fall rests on: read with it, known of the same heat by so many readings, or our prior. */
+  fall: { by: 'itself' | 'same-heat' | 'prior'; n: number };
   atC(mm: number): number;
 }
 
@@ -37,18 +37,40 @@ export const USUAL_LENGTH_MM = 60;
 const distance = ({ lengthMm }: TubeShape, matMm: number, mm: number): number =>
   Math.max(0, lengthMm - mm + matMm);
 
-/** The fall of warmth that a setting shows by itself; null where it has not been read at two distances. */
-function fitOf(tube: TubeShape, { matMm, roomC, readings }: HeatSetting): Gradient | null {
-  const points = readings.map(({ mm, tempC }) => ({ mm: distance(tube, matMm, mm), tempC }));
-  return new Set(points.map((p) => p.mm)).size >= 2 ? gradientFit(points, roomC) : null;
+/** The fall of warmth that readings show by themselves; null where there are not two distances. */
+const fitOf = (points: readonly { mm: number; tempC: number }[], roomC: number): Gradient | null =>
+  new Set(points.map((p) => p.mm)).size >= 2 ? gradientFit(points, roomC) : null;
+
+/**
+ * In how many mm the excess over the room falls to 37 %, as a setting shows by itself. How far the heat lies from the tube does not matter
+ * to it, so that it can be told of a tube that is not known any more, unless the heat reached under it.
+ * @returns null where it was not read at two places, or does not fall from the warm end
+ */
+export function fallMm({ matMm, roomC, readings }: HeatSetting, tube: TubeShape | null): number | null {
+  if (!tube && matMm < 0) return null;
+  const furthest = Math.max(...readings.map((r) => r.mm));
+  const away = (mm: number) => (tube ? distance(tube, matMm, mm) : furthest - mm);
+  try {
+    return (
+      fitOf(
+        readings.map(({ mm, tempC }) => ({ mm: away(mm), tempC })),
+        roomC,
+      )?.lengthMm ?? null
+    );
+  } catch (error) {
+    // the form told so when they were written
+    if (error instanceof InputError) return null;
+    throw error;
+  }
 }
 
 /**
- * The warmth along a tube from what was read now, and how it falls from what was read of the same heat before.
- * @param before earlier settings of the same heat
+ * The warmth along a tube from what was read now. How it falls is read from it too, or else known from what was read of the same heat
+ * before, at this tube or at others.
+ * @param falls lengths of fall of the same heat, mm
  * @throws InputError without a reading, for one outside the tube, or when the readings do not fall from the warm end
  */
-export function heatAlong(tube: TubeShape, now: HeatSetting, before: readonly HeatSetting[] = []): HeatAlong {
+export function heatAlong(tube: TubeShape, now: HeatSetting, falls: readonly number[] = []): HeatAlong {
   const { matMm, roomC, readings } = now;
   const [first] = readings;
   need(
@@ -58,11 +80,12 @@ export function heatAlong(tube: TubeShape, now: HeatSetting, before: readonly He
   );
   for (const { mm } of readings)
     within(mm, 'readings', 'The place of a reading', { min: 0, max: tube.lengthMm, unit: 'mm' });
-  const own = fitOf(tube, now);
-  const lengths = [...before.flatMap((s) => fitOf(tube, s) ?? []), ...(own ? [own] : [])]
-    .map((g) => g.lengthMm)
-    .sort((a, b) => a - b);
-  const lengthMm = lengths.length > 0 ? quantileSorted(lengths, 0.5) : USUAL_LENGTH_MM;
+  const own = fitOf(
+    readings.map(({ mm, tempC }) => ({ mm: distance(tube, matMm, mm), tempC })),
+    roomC,
+  );
+  const sorted = [...falls].sort((a, b) => a - b);
+  const lengthMm = sorted.length > 0 ? quantileSorted(sorted, 0.5) : USUAL_LENGTH_MM;
   const gradient = own ?? {
     nearC: roomC + (first.tempC - roomC) * Math.exp(distance(tube, matMm, first.mm) / lengthMm),
     lengthMm,
@@ -71,7 +94,7 @@ export function heatAlong(tube: TubeShape, now: HeatSetting, before: readonly He
     gradient,
     roomC,
     matMm,
-    learnedFrom: lengths.length,
+    fall: own ? { by: 'itself', n: 1 } : { by: falls.length > 0 ? 'same-heat' : 'prior', n: falls.length },
     atC: (mm) => gradientAtC(gradient, roomC, distance(tube, matMm, mm)),
   };
 }

@@ -28,6 +28,7 @@ export {
 } from './reservoir';
 export {
   cellOf,
+  fallMm,
   heatAlong,
   nextHeatStep,
   preferenceOf,

@@ -11,10 +11,10 @@ import {
   type QueenLedger,
 } from '../founding';
 import type { MeasuredDay, PlaceRecord } from '../climate';
-import { partOf, type Housing } from '../housing';
-import { heatedBy, planBegun } from '../care';
+import { housingOf, partOf, type Housing } from '../housing';
+import { fallsAt, heatedBy, heatFalls, planBegun, type HeatFall } from '../care';
 import type { Entry } from '../log';
-import { addDays, DAY_MS, instantOf, latest, msOf, type Instant } from '../quantity';
+import { addDays, DAY_MS, InputError, instantOf, latest, msOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
@@ -41,6 +41,8 @@ export interface QueenFacts {
   entries: Entry[];
   /** What was measured at these places. */
   measured?: PlaceRecord[];
+  /** What was read at other queens' tubes of how the warmth of the heat at these places falls. */
+  falls?: HeatFall[];
 }
 
 export interface ViewOptions {
@@ -56,6 +58,29 @@ export interface ViewOptions {
 export function knownOf({ queen, entries }: QueenFacts, { faults }: Housing, now: Instant): QueenLedger {
   const ignored = new Set(faults.map((f) => f.entryId));
   return ledger(entries, now, ignored)[queen.id] ?? emptyLedger(queen.id);
+}
+
+/** Her tube; null when she lives in something else. */
+const tubeOf = ({ home }: QueenFacts, housing: Housing) =>
+  asTube(partOf(housing, housing.home)?.part ?? home);
+
+/** Each with what was read at the tubes of the others of how the heat at her places falls. */
+export function withFalls(queens: readonly QueenFacts[], now: Instant): QueenFacts[] {
+  const read = queens.map((q) => {
+    try {
+      const housing = housingOf(q);
+      return heatFalls(knownOf(q, housing, now), q.queen.placeId, tubeOf(q, housing));
+    } catch (error) {
+      // what is wrong with her log is said of her
+      if (error instanceof InputError) return [];
+      throw error;
+    }
+  });
+  return queens.map((q, i) => {
+    const places = new Set(q.places.map((p) => p.id));
+    const falls = read.flatMap((f, by) => (by === i ? [] : f)).filter((f) => places.has(f.placeId));
+    return { ...q, falls };
+  });
 }
 
 /** What a queen's own finished stages say of her kind, for the others. */
@@ -77,6 +102,8 @@ export interface Basis {
   /** The first day on which her place was measured, as far back as it matters; null when what is told counts. */
   measuredSince: Instant | null;
   teaches: Lesson;
+  /** What was read at her tubes of how the warmth falls, for her neighbours. */
+  falls: HeatFall[];
   learnedFrom: LearnedFrom;
 }
 
@@ -94,20 +121,23 @@ export const BEFORE_HER_DAYS = 200;
 
 /** Her kinds as they stand after what the others taught, and how warm she has stood and will stand. */
 export function basisOf(
-  { queen, home, place, places, measured: records = [] }: QueenFacts,
+  facts: QueenFacts,
   known: QueenLedger,
   housing: Housing,
   settings: KeeperSettings,
   now: Instant,
   { profileOf = speciesProfile, learned = {} }: ViewOptions = {},
 ): Basis {
+  const { queen, place, places, measured: records = [], falls: others = [] } = facts;
   const stays = staysOf(known, queen, places, place, now);
   const { hemisphere } = settings;
   const since = addDays(known.intake?.at ?? now, -BEFORE_HER_DAYS);
   const measured = { records, now, hemisphere, since };
-  const tube = asTube(partOf(housing, housing.home)?.part ?? home);
+  const tube = tubeOf(facts, housing);
   const unheated = stoodIn(stays, measured);
-  const { rooms, temperature: stood } = heatedBy(unheated, known, tube);
+  const falls = heatFalls(known, queen.placeId, tube);
+  const here = fallsAt(place.id, [...falls, ...others]);
+  const { rooms, temperature: stood } = heatedBy(unheated, known, tube, here);
   const record = recordOf(measured, place.id);
   const sure = known.species?.sure ?? 'guess';
   const from: LearnedFrom = { kind: 0, genus: 0 };
@@ -130,6 +160,7 @@ export function basisOf(
     thermometerErrorC: thermometerErrorC(place, record),
     measuredSince: record ? instantOf((record.days[0] as MeasuredDay).day * DAY_MS) : null,
     teaches: lesson(known, stood, settings, profileOf),
+    falls,
     learnedFrom: from,
   };
 }

@@ -1,5 +1,6 @@
 export {
   BEFORE_HER_DAYS,
+  withFalls,
   type Basis,
   type LearnedFrom,
   type Lesson,

@@ -1,4 +1,4 @@
-import { counsel, type Counsel } from '../care';
+import { counsel, type Counsel, type HeatFall } from '../care';
 import type { HomePart, KeeperSettings } from '../facts';
 import {
   emptyLedger,
@@ -34,6 +34,8 @@ export interface QueenView {
   founder: FounderBelief | null;
   /** What her own finished stages say of her kind, for the others; null when her species is a guess. */
   teaches: Lesson;
+  /** What was read at her tubes of how the warmth of the heat at a place falls, for her neighbours. */
+  falls: HeatFall[];
   /** Finished stages of other queens that moved this outlook. */
   learnedFrom: LearnedFrom;
   /** How warm she stands now, °C. */
@@ -69,6 +71,7 @@ export function queenView(
     species: [],
     founder: null,
     teaches: null,
+    falls: [],
     learnedFrom: { kind: 0, genus: 0 },
     tempC: temperatureAt(placeTemperature(place), now),
     warmth: { measuredSince: null, errorC: thermometerErrorC(place) },
@@ -81,6 +84,7 @@ export function queenView(
     known = knownOf(facts, home, now);
     const basis = basisOf(facts, known, home, settings, now, options);
     view.teaches = basis.teaches;
+    view.falls = basis.falls;
     view.learnedFrom = basis.learnedFrom;
     view.tempC = basis.tempC;
     view.warmth = { measuredSince: basis.measuredSince, errorC: basis.thermometerErrorC };

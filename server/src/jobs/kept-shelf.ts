@@ -1,18 +1,20 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import type { Instant } from '@gentle-burrow/core/quantity';
-import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
+import type { ShelfRow } from '@gentle-burrow/core/view';
+import type { Projected } from './project-task';
 
 /** A row of the shelf with all that is known of it besides. */
-export interface KeptRow {
+export interface KeptRow extends Tells {
   row: ShelfRow;
   /** Milliseconds since 1970. */
   holdsUntil: number;
   /** Places she has stood in. */
   places: string[];
-  teaches: QueenView['teaches'];
-  learnsFrom: string[];
 }
+
+/** What one queen tells for others, and what of others moves her. */
+export type Tells = Pick<Projected, 'teaches' | 'learnsFrom' | 'falls' | 'heated'>;
 
 /** What the rows rest on, besides what was written. */
 export interface RestsOn {

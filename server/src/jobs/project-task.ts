@@ -31,6 +31,9 @@ export type Projected<W extends ProjectTask['want'] = ProjectTask['want']> = {
   teaches: QueenView['teaches'];
   /** Whose lessons move her: each genus that she may be of, or the kind itself where it is of none. */
   learnsFrom: string[];
+  falls: QueenView['falls'];
+  /** Heat has lain at a tube of hers: how it falls at her place, others tell too. */
+  heated: boolean;
 } & (W extends 'views' ? { view: QueenView } : { row: ShelfRow });
 
 /** Within it what one queen teaches moves the others: her genus, or the kind alone where it is of none. */
@@ -47,7 +50,8 @@ export function project({ facts, settings, own, now, draws, want, learned }: Pro
     });
     const holdsUntil = viewHoldsUntil(view, now);
     const learnsFrom = [...new Set(view.species.map((k) => circleOf(profileOf(k.profileId))))];
-    const about = { holdsUntil, teaches: view.teaches, learnsFrom };
+    const heated = view.ledger.heats.length > 0;
+    const about = { holdsUntil, teaches: view.teaches, learnsFrom, falls: view.falls, heated };
     return want === 'views' ? { ...about, view } : { ...about, row: shelfRow(one, view) };
   });
 }

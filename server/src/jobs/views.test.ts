@@ -124,6 +124,64 @@ test('the page is drawn finer than the shelf', async () => {
   expect(draws).toContainEqual(['views', 4000]);
 });
 
+test('how the heat at a place falls is read at one tube and known at the others, with nobody elsewhere made anew', async () => {
+  const [read, beside] = [newQueen('read', 20), newQueen('beside', 20)];
+  const roomC = read.place.tempC;
+  const besideHer = { ...beside, place: read.place, queen: { ...beside.queen, placeId: read.place.id } };
+  const cold = newQueen('no heat', 20);
+  const unheated = { ...cold, place: read.place, queen: { ...cold.queen, placeId: read.place.id } };
+  const heat = (queenId: string, readings: { mm: number; tempC: number }[]) => {
+    const at = daysAgo(3);
+    const value = {
+      kind: 'heat' as const,
+      id: v7(),
+      queenId,
+      at,
+      loggedAt: at,
+      matMm: 20,
+      roomC,
+      readings,
+    };
+    return { fact: 'entry' as const, value };
+  };
+  // the water goes by the warmth at the wet front
+  const lineAndC = async (id: string) => [
+    (await shelf()).rows.find((r) => r.queen.id === id)?.lineMm as number,
+    (await views.queen(id, now))?.view.tempC as number,
+  ];
+  await store.write([...factsOf(read), ...factsOf(besideHer), ...factsOf(unheated)]);
+  await store.write([heat(beside.queen.id, [{ mm: 130, tempC: roomC + 6 }])]);
+  const before = await lineAndC(beside.queen.id);
+  watched.taken();
+  // falls to a half in 20 mm, far steeper than the prior
+  const steep = heat(read.queen.id, [
+    { mm: 130, tempC: roomC + 8 },
+    { mm: 110, tempC: roomC + 4 },
+  ]);
+  await store.write([steep]);
+  await shelf();
+  expect(watched.taken()).toEqual(['beside', 'read']);
+  const [line, tempC] = (await lineAndC(beside.queen.id)) as [number, number];
+  expect(line).toBeGreaterThan(before[0] as number);
+  expect(tempC).toBeLessThan((before[1] as number) - 0.4);
+  const told = (await views.queen(beside.queen.id, now))?.facts.falls;
+  expect(told).toEqual([{ placeId: read.place.id, lengthMm: expect.closeTo(20 / Math.LN2, 3) }]);
+  // taken back, it is as it was
+  const id = v7();
+  const { queenId, at } = steep.value;
+  const value = {
+    kind: 'amendment' as const,
+    id,
+    queenId,
+    at,
+    loggedAt: at,
+    amends: steep.value.id,
+    replacement: null,
+  };
+  await store.write([{ fact: 'entry', value }]);
+  expect(await lineAndC(beside.queen.id)).toEqual(before);
+});
+
 test('a lost queen stays on the shelf, last', async () => {
   const at = daysAgo(0);
   const value = {

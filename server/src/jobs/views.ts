@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { dayNumber, type PlaceRecord } from '@gentle-burrow/core/climate';
 import type { KeeperSettings, Queen } from '@gentle-burrow/core/facts';
 import type { KindEvidence, Learned } from '@gentle-burrow/core/founding';
@@ -17,7 +18,7 @@ import {
 } from '@gentle-burrow/core/view';
 import type { Fact } from '../db/facts';
 import type { Store } from '../db/store';
-import type { KeptShelf, RestsOn } from './kept-shelf';
+import type { KeptShelf, RestsOn, Tells } from './kept-shelf';
 import { PlaceRecords } from './place-records';
 import type { Projector } from './pool';
 import { zoneOf } from '../zone';
@@ -42,9 +43,11 @@ export class Views {
   private readonly turns = new Map<string, number>();
   /** Places each queen has stood in, as last read. */
   private readonly stood = new Map<string, Set<string>>();
-  /** What each queen's finished stages say of her kind, and whose lessons move her. */
   private readonly records: PlaceRecords;
-  private readonly lessons = new Map<string, { teaches: QueenView['teaches']; learnsFrom: string[] }>();
+  /** What each queen's finished stages say of her kind and her tubes of the heat, and whose lessons move her. */
+  private readonly told = new Map<string, Tells>();
+  /** Places where something else is read of how the heat falls, and at whose tubes. */
+  private readonly fallsMoved = new Map<string, Set<string>>();
   private learned: Learned = {};
   private surveyed = false;
   private epoch = 0;
@@ -108,9 +111,13 @@ export class Views {
     this.stood.set(queen.id, new Set(places.map((p) => p.id)));
   }
 
-  /** With what was measured where she has stood. */
-  private async withMeasured(facts: QueenFacts): Promise<QueenFacts & { measured: PlaceRecord[] }> {
-    return { ...facts, measured: await this.records.of(facts.places.map((p) => p.id)) };
+  /** With what was measured where she has stood, and how the heat there falls at tubes of others. */
+  private async withPlaces(facts: QueenFacts): Promise<Known> {
+    const places = new Set(facts.places.map((p) => p.id));
+    const measured = await this.records.of(places);
+    const others = [...this.told].filter(([id]) => id !== facts.queen.id);
+    const falls = others.flatMap(([, t]) => t.falls.filter((f) => places.has(f.placeId)));
+    return { ...facts, measured, falls };
   }
 
   private stamp(id: string): string {
@@ -124,7 +131,7 @@ export class Views {
     const stamp = this.stamp(id);
     const [written] = await this.store.queenFacts([id]);
     if (!written) return null;
-    const facts = asFarBackAsItMatters(await this.withMeasured(written));
+    const facts = asFarBackAsItMatters(await this.withPlaces(written));
     this.remember(facts);
     const kept = this.whole.get(id);
     if (kept && kept.holdsUntil > msOf(now))
@@ -136,7 +143,7 @@ export class Views {
       own: await this.store.ownKinds(),
       now,
       draws: QUEEN_DRAWS,
-      learned: [withoutOwn(learned, this.lessons.get(id)?.teaches ?? null)],
+      learned: [withoutOwn(learned, this.told.get(id)?.teaches ?? null)],
       want: 'views',
     })) as Projected<'views'>[];
     if (!done) throw new Error('no view');
@@ -149,7 +156,7 @@ export class Views {
   private async othersOf(id: string, { species }: QueenView): Promise<Learned> {
     const circle = await this.circles();
     const hers = new Set(species.map((s) => circle(s.profileId)));
-    const others = withoutOwn(this.learned, this.lessons.get(id)?.teaches ?? null);
+    const others = withoutOwn(this.learned, this.told.get(id)?.teaches ?? null);
     return Object.fromEntries(Object.entries(others).filter(([k]) => hers.has(circle(k))));
   }
 
@@ -187,9 +194,30 @@ export class Views {
     return this.learned;
   }
 
+  /** Takes up what she tells for others; null: nothing any more. */
+  private tell(id: string, tells: Tells | null): void {
+    const [before, after] = [this.told.get(id)?.falls ?? [], tells?.falls ?? []];
+    if (tells) this.told.set(id, tells);
+    else this.told.delete(id);
+    if (isDeepStrictEqual(before, after)) return;
+    for (const { placeId } of [...before, ...after])
+      this.fallsMoved.set(placeId, (this.fallsMoved.get(placeId) ?? new Set()).add(id));
+  }
+
+  /** Forgets those with heat beside whom something else was read of it. What falls at her own tube does not rest on theirs. */
+  private besideMovedFalls(): string[] {
+    const moved = [...this.fallsMoved];
+    this.fallsMoved.clear();
+    const beside = (id: string) =>
+      moved.some(([place, by]) => this.stood.get(id)?.has(place) && [...by].some((b) => b !== id));
+    const ids = [...this.told].flatMap(([id, { heated }]) => (heated && beside(id) ? [id] : []));
+    for (const id of ids) this.forgetQueen(id);
+    return ids;
+  }
+
   private async recall(): Promise<void> {
     for (const [id, teaches] of Object.entries(await this.store.recallLessons()))
-      this.lessons.set(id, { teaches, learnsFrom: [] });
+      this.told.set(id, { teaches, learnsFrom: [], falls: [], heated: false });
     this.learned = learnedFrom(Object.values(this.taught()));
   }
 
@@ -207,10 +235,10 @@ export class Views {
     // what comes of a place is told from what was there: the records are known from here on
     await this.records.of(new Set(rows.flatMap((r) => r.places)));
     if (this.store.mark() !== on.mark) return;
-    for (const { row, holdsUntil, places, teaches, learnsFrom } of rows) {
+    for (const { row, holdsUntil, places, ...tells } of rows) {
       this.rows.set(row.queen.id, { row, holdsUntil });
       this.stood.set(row.queen.id, new Set(places));
-      this.lessons.set(row.queen.id, { teaches, learnsFrom });
+      this.told.set(row.queen.id, tells);
     }
   }
 
@@ -232,14 +260,14 @@ export class Views {
     if (!this.kept || !this.surveyed || this.later > 0) return;
     const on = await this.restsOn();
     const rows = [...this.rows.values()].flatMap(({ row, holdsUntil }) => {
-      const [places, lesson] = [this.stood.get(row.queen.id), this.lessons.get(row.queen.id)];
-      return places && lesson ? [{ row, holdsUntil, places: [...places], ...lesson }] : [];
+      const [places, tells] = [this.stood.get(row.queen.id), this.told.get(row.queen.id)];
+      return places && tells ? [{ row, holdsUntil, places: [...places], ...tells }] : [];
     });
     this.kept.keep(rows, on, now);
   }
 
   private taught(): Record<string, Lesson> {
-    return Object.fromEntries([...this.lessons].map(([id, { teaches }]) => [id, teaches]));
+    return Object.fromEntries([...this.told].map(([id, { teaches }]) => [id, teaches]));
   }
 
   /** Adds up what the queens teach. @returns queens whose kinds something new was learned of */
@@ -253,7 +281,7 @@ export class Views {
     this.whole.clear();
     const circle = await this.circles();
     const moved = new Set(changed.map(circle));
-    return [...this.lessons].flatMap(([id, { learnsFrom }]) =>
+    return [...this.told].flatMap(([id, { learnsFrom }]) =>
       learnsFrom.some((k) => moved.has(k)) ? [id] : [],
     );
   }
@@ -273,11 +301,13 @@ export class Views {
       await this.takeKept(now);
     }
     const ids = (await this.store.shownQueens()).map((q) => q.id);
+    const shown = new Set(ids);
+    for (const id of this.told.keys()) if (!shown.has(id)) this.tell(id, null);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
       now,
     );
-    for (const id of this.lessons.keys()) if (!this.rows.has(id)) this.lessons.delete(id);
+    await this.refresh(this.besideMovedFalls(), now);
     const { learn } = await this.store.settings();
     const stale = await this.learn();
     this.surveyed = true;
@@ -312,7 +342,7 @@ export class Views {
       for (let chunk = chunks[next++]; chunk; chunk = chunks[next++]) {
         const stamps = chunk.map((id) => this.stamp(id));
         const written = await this.store.queenFacts(chunk, { notes: false });
-        const facts = await Promise.all(written.map((f) => this.withMeasured(f)));
+        const facts = await Promise.all(written.map((f) => this.withPlaces(f)));
         facts.forEach((f) => this.remember(f));
         const done = (await this.projector.run({
           facts,
@@ -320,11 +350,11 @@ export class Views {
           own,
           now,
           draws: SHELF_DRAWS,
-          learned: facts.map((f) => withoutOwn(this.learned, this.lessons.get(f.queen.id)?.teaches ?? null)),
+          learned: facts.map((f) => withoutOwn(this.learned, this.told.get(f.queen.id)?.teaches ?? null)),
           want: 'rows',
         })) as Projected<'rows'>[];
-        done.forEach(({ row, holdsUntil, teaches, learnsFrom }) => {
-          this.lessons.set(row.queen.id, { teaches, learnsFrom });
+        done.forEach(({ row, holdsUntil, teaches, learnsFrom, falls, heated }) => {
+          this.tell(row.queen.id, { teaches, learnsFrom, falls, heated });
           const i = chunk.indexOf(row.queen.id);
           // shown once even when a write has overtaken it; the next answer computes it anew
           const current = stamps[i] === this.stamp(row.queen.id);
@@ -337,7 +367,10 @@ export class Views {
   }
 }
 
-function asFarBackAsItMatters<F extends QueenFacts & { measured: PlaceRecord[] }>(facts: F): F {
+/** A queen's facts with what is known of her places. */
+type Known = QueenFacts & Required<Pick<QueenFacts, 'measured' | 'falls'>>;
+
+function asFarBackAsItMatters(facts: Known): Known {
   const first = facts.entries.reduce((ms, e) => Math.min(ms, msOf(e.at)), Infinity);
   const since = dayNumber(first) - BEFORE_HER_DAYS;
   const measured = facts.measured.map((r) => ({ ...r, days: r.days.filter((d) => d.day >= since) }));

@@ -63,13 +63,13 @@ export const unseenTube = (): TubeState => ({
   troubles: [],
 });
 
-/** What is known of one queen from her log alone. Derived, never stored. */
 /** How heat lay at her tube from a moment on; `matMm` null: it was taken away. */
 export type HeatLaid = { entryId: string } & Pick<
   BodyOf<'heat'>,
   'at' | 'matMm' | 'roomC' | 'readings' | 'setC'
 >;
 
+/** What is known of one queen from her log alone. Derived, never stored. */
 export interface QueenLedger {
   queenId: string;
   intake: {

@@ -1,4 +1,4 @@
-import { heatBench, heatedTube, heatOf, preferenceCourse } from '@gentle-burrow/core/care';
+import { fallsAt, heatBench, heatedTube, heatOf, preferenceCourse } from '@gentle-burrow/core/care';
 import { asTube } from '@gentle-burrow/core/facts';
 import { cellOf } from '@gentle-burrow/core/tube';
 import { phrase } from '@gentle-burrow/core/quantity';
@@ -17,7 +17,7 @@ import { HEAT_WORDS } from '@/words/heat';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
 import { HeatDrawing } from './HeatDrawing';
 import { PreferenceCourse } from './PreferenceCourse';
-import { preferenceWords, stepWords } from './step-words';
+import { fallWords, preferenceWords, stepWords } from './step-words';
 
 /** In mm and °C; null while nothing or no number stands there. */
 interface Draft {
@@ -48,21 +48,25 @@ const settingOf = (draft: Draft) => {
 };
 
 function Fields({ shown, draft, change }: FieldsProps<Draft>) {
-  const { view } = shown;
+  const { view, facts } = shown;
   const units = usePreferences();
   const { temperature, length } = units;
   const profile = useProfileOf()(view.profileId);
   const tube = asTube(view.part);
   const setting = settingOf(draft);
+  const falls = useMemo(
+    () => fallsAt(facts.place.id, [...view.falls, ...(facts.falls ?? [])]),
+    [view.falls, facts],
+  );
   const bench = useMemo(
-    () => (tube ? heatBench(view.ledger, tube, profile, setting) : null),
+    () => (tube ? heatBench(view.ledger, tube, profile, falls, setting) : null),
     // the setting is made anew at every drawing; what stands in the form is not
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [view.ledger, tube, profile, draft],
+    [view.ledger, tube, profile, falls, draft],
   );
   const course = useMemo(
-    () => (tube ? preferenceCourse(view.ledger, tube, profile) : []),
-    [view.ledger, tube, profile],
+    () => (tube ? preferenceCourse(view.ledger, tube, profile, falls) : []),
+    [view.ledger, tube, profile, falls],
   );
   if (!tube || !bench)
     return (
@@ -138,9 +142,9 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
             )}
             <Said kind="small" soft phrase={preferenceWords(bench)} />
             <PreferenceCourse course={course} />
-            {bench.along?.learnedFrom === 0 ? (
+            {bench.along ? (
               <Words kind="small" soft>
-                How fast the warmth falls along the tube is our own prior until two places were read at once.
+                {fallWords(bench.along)}
               </Words>
             ) : null}
           </View>

@@ -1,4 +1,5 @@
 import type { HeatBench, Preferred } from '@gentle-burrow/core/care';
+import type { HeatAlong } from '@gentle-burrow/core/tube';
 import { phrase, type Phrase } from '@gentle-burrow/core/quantity';
 import type { Preferences } from '@/theme/preferences';
 import { dayText } from '@/ui/dates';
@@ -45,6 +46,18 @@ export function stepWords({ does, moveMm, matMm, thenC, thermostatC, limitedBy }
         ...set,
         ' Then wait a day and see where she sits.',
       ];
+  }
+}
+
+/** How fast the warmth is taken to fall along the tube, and why. */
+export function fallWords({ fall: { by, n } }: HeatAlong): string {
+  switch (by) {
+    case 'itself':
+      return 'How fast the warmth falls is as these readings show it.';
+    case 'same-heat':
+      return `How fast the warmth falls is known from ${n === 1 ? 'one reading' : `${n} readings`} of the heat at this place, at her tube or others’. If another mat lies here, read two places at once.`;
+    case 'prior':
+      return 'How fast the warmth falls along the tube is our own prior until two places were read at once.';
   }
 }
 

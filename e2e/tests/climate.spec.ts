@@ -302,11 +302,13 @@ testOffline(
 );
 
 test('the heat at her tube is read, moved as told, and followed by her dates', async ({ page, demo }) => {
-  const { rows } = await demo.api<{ rows: { queen: { id: string; label: string } }[] }>('/shelf');
-  const queen = rows.find((r) => r.queen.label === 'M1')?.queen;
-  const warmth = async () => (await demo.api<Detail>(`/queens/${queen?.id}`)).view.tempC;
+  const { rows } = await demo.api<{ rows: { placeId: string; queen: { id: string; label: string } }[] }>(
+    '/shelf',
+  );
+  const queen = rows.find((r) => r.queen.label === 'M1');
+  const warmth = async () => (await demo.api<Detail>(`/queens/${queen?.queen.id}`)).view.tempC;
   expect(await warmth()).toBe(21);
-  await page.goto(`${demo.url}/queens/${queen?.id}`);
+  await page.goto(`${demo.url}/queens/${queen?.queen.id}`);
   const sheet = page.getByRole('dialog', { name: 'What of M1?' });
   const open = async () => {
     await page.getByRole('button', { name: 'Write of M1' }).click();
@@ -338,6 +340,18 @@ test('the heat at her tube is read, moved as told, and followed by her dates', a
   await expect.poll(warmth).toBeLessThan(23);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(warmth).toBeGreaterThan(25);
+
+  // at a tube beside hers one reading is enough
+  const neighbour = rows.find((r) => r.placeId === queen?.placeId && r.queen.id !== queen.queen.id);
+  await demo.api('/shelf');
+  await page.goto(`${demo.url}/queens/${neighbour?.queen.id}`);
+  await page.getByRole('button', { name: `Write of ${neighbour?.queen.label}` }).click();
+  const beside = page.getByRole('dialog', { name: `What of ${neighbour?.queen.label}?` });
+  await beside.getByRole('button', { name: 'Heat along the tube' }).click();
+  await beside.getByRole('textbox', { name: 'From the mouth to the heat, mm' }).fill('20');
+  await beside.getByRole('textbox', { name: 'Room beside it, °C' }).fill('17');
+  await beside.getByRole('textbox', { name: 'Warm end of her cell, °C' }).fill('22.5');
+  await expect(beside.getByText(/^How fast the warmth falls is known from one reading/)).toBeVisible();
 });
 
 test('a winter is planned, begun and ended: her dates wait for it, and she is let alone meanwhile', async ({

@@ -1,5 +1,5 @@
 import { usualTube } from '@gentle-burrow/core/tube';
-import type { Climate, NewQueen, QueenDetail, Series, Stock } from '@gentle-burrow/contract';
+import type { Climate, NewQueen, QueenDetail, SetAside, Series, Stock } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS, type Probe } from '@gentle-burrow/core/facts';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
@@ -46,6 +46,7 @@ export class PretendServer {
   stock: Stock['levels'] = [];
   own: OwnKind[] = [];
   learned: Learned = {};
+  setAside: SetAside[] = [];
   climate: Climate = { probes: [], reckoned: [], alarms: [] };
   series: Series | null = null;
 
@@ -93,6 +94,7 @@ export class PretendServer {
     if (path === '/shelf') return { at: now, rows: views().sort(byUrgency) };
     if (path === '/species') return { species: KIND_CARDS };
     if (path === '/own-kinds') return { kinds: this.own };
+    if (path === '/set-aside') return { setAside: this.setAside };
     if (path === '/learned') return { learned: this.learned };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/climate') return this.climate;

@@ -1,3 +1,4 @@
+export * from './aside';
 export * from './climate';
 export * from './common';
 export * from './entries';

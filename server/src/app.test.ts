@@ -245,6 +245,7 @@ describe('resources', () => {
       '/api/queens/{id}/photos',
       '/api/readings',
       '/api/readings/taken-back',
+      '/api/set-aside',
       '/api/settings',
       '/api/shelf',
       '/api/species',

@@ -7,13 +7,18 @@ import {
   validatorCompiler,
   type ZodTypeProvider,
 } from 'fastify-type-provider-zod';
+import { refusalOfDisk } from './db/disk';
+import { refusalOfDatabase } from './db/open';
 import type { Store } from './db/store';
+import { InputError } from '@gentle-burrow/core/quantity';
 import { Refusal, type ErrorCode } from './errors';
 import type { Views } from './jobs/views';
+import { asideRoutes } from './routes/aside';
 import { agendaRoutes } from './routes/agenda';
 import { capturesRoutes } from './routes/captures';
 import { entriesRoutes } from './routes/entries';
 import { exportRoutes } from './routes/export';
+import { guard, knownHosts } from './routes/guard';
 import { healthRoutes } from './routes/health';
 import { labelsRoutes } from './routes/labels';
 import { methodsAllowed } from './routes/methods';
@@ -21,6 +26,7 @@ import { photosRoutes } from './routes/photos';
 import { probesRoutes } from './routes/probes';
 import { queensRoutes } from './routes/queens';
 import { settingsRoutes } from './routes/settings';
+import { soundInput } from './routes/sound-input';
 import { shelfRoutes } from './routes/shelf';
 import { speciesRoutes } from './routes/species';
 import { stockRoutes } from './routes/stock';
@@ -34,6 +40,8 @@ export interface AppOptions {
   webRoot?: string | undefined;
   /** The clock, so that tests can set it. */
   now?: () => Date;
+  /** Names under which it may be asked; those of this machine alone when not given. */
+  hosts?: ReadonlySet<string>;
   /** Writes unexpected errors to the standard output. */
   logger?: boolean;
 }
@@ -56,14 +64,14 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler((error: FastifyError | Refusal, request, reply) => {
-    const refusal = toRefusal(error);
+    const away = options.store.kind === 'postgres' ? refusalOfDatabase(error) : null;
+    const refusal = away ?? toRefusal(error);
     if (refusal.code === 'internal') request.log.error(error);
+    if (refusal.retryAfterS !== null) reply.header('retry-after', refusal.retryAfterS);
     return reply.code(refusal.status).send(refusal.body());
   });
-  app.addHook('onSend', async (_request, reply) => {
-    reply.header('x-content-type-options', 'nosniff');
-    reply.header('referrer-policy', 'no-referrer');
-  });
+  await app.register(soundInput);
+  await app.register(guard, { hosts: options.hosts ?? knownHosts('localhost') });
 
   await app.register(swagger, {
     openapi: {
@@ -98,6 +106,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(capturesRoutes, services);
       await api.register(photosRoutes, services);
       await api.register(exportRoutes, services);
+      await api.register(asideRoutes, services);
       api.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger());
       methods.refuseOthers();
     },
@@ -114,8 +123,24 @@ const BY_FASTIFY_CODE: Record<string, ErrorCode> = {
   FST_ERR_CTP_EMPTY_JSON_BODY: 'bad-json',
 };
 
-function toRefusal(error: FastifyError | Refusal): Refusal {
+/** What is refused before a route is found, or by what serves files. */
+const BY_STATUS: Record<number, ErrorCode> = {
+  400: 'bad-json',
+  403: 'not-found',
+  404: 'not-found',
+  412: 'not-found',
+  413: 'too-large',
+  414: 'too-large',
+  415: 'wrong-type',
+  416: 'bad-range',
+  431: 'too-large',
+};
+
+function toRefusal(error: FastifyError | Refusal | InputError): Refusal {
   if (error instanceof Refusal) return error;
+  if (error instanceof InputError) return new Refusal('not-usable', error.message, error.field);
+  const ofDisk = refusalOfDisk(error);
+  if (ofDisk) return ofDisk;
   if (hasZodFastifySchemaValidationErrors(error)) {
     const { path, message } = likeliestIssue(
       error.validation.map((v) => ({
@@ -128,8 +153,8 @@ function toRefusal(error: FastifyError | Refusal): Refusal {
   }
   const code = BY_FASTIFY_CODE[error.code];
   if (code) return new Refusal(code);
-  if (error.statusCode === 400) return new Refusal('bad-json');
-  if (error.statusCode === 413) return new Refusal('too-large');
+  const ofStatus = error.statusCode === undefined ? undefined : BY_STATUS[error.statusCode];
+  if (ofStatus) return new Refusal(ofStatus);
   return new Refusal('internal');
 }
 

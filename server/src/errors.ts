@@ -18,6 +18,15 @@ const CODES = {
     says: 'This probe sends too often. Send several readings at once, some seconds apart.',
   },
   'no-such-item': { status: 404, says: 'Nothing in the stock has this id. Add it first.' },
+  'wrong-host': {
+    status: 421,
+    says: 'This server is not known under that name. Ask it by one of its own, or add the name to BURROW_HOSTS and start it again.',
+  },
+  'bad-range': { status: 416, says: 'There is no such part of it. Ask for the whole.' },
+  'too-deep': {
+    status: 422,
+    says: 'This has been put right and taken back too often. Write a new entry instead.',
+  },
   'method-not-allowed': { status: 405, says: 'This address does not take that method.' },
   'id-taken': {
     status: 409,
@@ -48,6 +57,22 @@ const CODES = {
   },
   'no-such-species': { status: 422, says: 'No species profile has this id. Choose one from /api/species.' },
   'not-usable': { status: 422, says: 'A value cannot be used.' },
+  'disk-full': {
+    status: 507,
+    says: 'The disk is full, so this was not stored. Make room on the machine that runs Gentle Burrow; what was stored before can still be read.',
+  },
+  'disk-failed': {
+    status: 503,
+    says: 'The disk cannot be written, so this was not stored. Look at the disk, and at the rights to the data directory, on the machine that runs Gentle Burrow.',
+  },
+  'not-ours': {
+    status: 503,
+    says: 'Another process has opened the data of this server, so this was not stored. Stop one of the two.',
+  },
+  'database-away': {
+    status: 503,
+    says: 'The database cannot be reached just now, so nothing was stored. Try again in a moment.',
+  },
   internal: {
     status: 500,
     says: 'Something went wrong in the server. What you sent was not stored; try again.',
@@ -68,6 +93,11 @@ export class Refusal extends Error {
   ) {
     super(message);
     this.status = CODES[code].status;
+  }
+
+  /** After how many seconds it may be tried again; null when that would change nothing. */
+  get retryAfterS(): number | null {
+    return this.status === 503 ? 5 : this.status === 507 ? 60 : null;
   }
 
   body() {

@@ -1,5 +1,6 @@
 import { setFlagsFromString } from 'node:v8';
 import { StartError } from './errors';
+import { isLoopback } from './routes/guard';
 import { prepare, serve } from './serve';
 
 // the database's code is compiled once, quickly: compiling it again for speed costs a keeper's server more memory and time at the
@@ -8,6 +9,7 @@ setFlagsFromString('--liftoff-only');
 
 const env = process.env;
 const port = Number(env.PORT ?? 4860);
+const host = env.HOST ?? '127.0.0.1';
 /** A made-up moment to start at, so that a whole season can be gone through; it runs on from there. */
 const startedAt = env.BURROW_NOW ? Date.parse(env.BURROW_NOW) : Date.now();
 const ahead = startedAt - Date.now();
@@ -27,15 +29,21 @@ async function run(): Promise<void> {
       `BURROW_NOW is "${env.BURROW_NOW}", which is not a moment. Give one like 2026-05-10T18:00:00Z, or leave it out.`,
     );
   }
-  const { url, replayed, stop } = await serve({
+  const { url, replayed, aside, stop } = await serve({
     ...opening,
-    host: env.HOST ?? '127.0.0.1',
+    host,
     port,
+    hosts: env.BURROW_HOSTS,
     webRoot: env.WEB_ROOT,
   });
+  for (const says of aside) console.log(says);
   if (replayed > 0)
     console.log(`${replayed} entries that the database had lost were written again from the journal.`);
   console.log(`Gentle Burrow is open at ${url}`);
+  if (!isLoopback(host))
+    console.log(
+      'It listens beyond this machine: whoever reaches that address can read everything, exact places too, and write. Open it only in a network that you trust.',
+    );
 
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
+import { openFiles } from './db/files';
 import { openDb } from './db/open';
 import { Store } from './db/store';
 import { daysAgo, factsOf, MIGRATIONS, newQueen, testServer } from './test-kit';
@@ -147,23 +148,21 @@ test('sent twice it is kept once, as it was the first time', async () => {
 });
 
 test('what a power cut took from the database is put back from the files', async () => {
-  const dir = join(mkdtempSync(join(tmpdir(), 'burrow-photos-')), 'photos');
-  const made = async () => {
-    const one = new Store(await openDb({ migrationsFolder: MIGRATIONS }), null, dir);
-    await one.prepare();
-    await one.write(factsOf(her));
-    return one;
-  };
-  const before = await made();
+  const root = mkdtempSync(join(tmpdir(), 'burrow-photos-'));
+  const dir = join(root, 'photos');
+  const empty = async () => new Store(await openDb({ migrationsFolder: MIGRATIONS }), openFiles(root));
+  const before = await empty();
+  await before.prepare();
+  await before.write(factsOf(her));
   const id = v7();
   await before.photos.keep({ id, queenId: her.queen.id, at: new Date(daysAgo(3)) }, await taken());
   await before.close();
   expect(readdirSync(dir)).toEqual([expect.stringMatching(new RegExp(`^${id}.*\\.jpg$`))]);
   // another was being written when the current failed
   writeFileSync(join(dir, `${v7()}.${her.queen.id}.0.jpg.part`), 'half a pic');
-  // another database that knows nothing of it
-  const after = await made();
-  expect(await after.photos.prepare()).toBe(1);
+  // another database that knows nothing of it, nor of her
+  const after = await empty();
+  expect(await after.prepare()).toEqual({ replayed: 2 });
   expect(await after.photos.of(her.queen.id)).toMatchObject([{ id, width: 667, height: 2000 }]);
   expect(await after.photos.prepare()).toBe(0);
   await after.close();

@@ -11,6 +11,7 @@ import { StartError } from './errors';
 import { KeptShelf } from './jobs/kept-shelf';
 import { WorkerPool, type Projector } from './jobs/pool';
 import { Views } from './jobs/views';
+import { knownHosts } from './routes/guard';
 import { migrationsIn, openStore } from './start';
 
 // bundled beside its worker in server/dist
@@ -32,6 +33,8 @@ export interface Opening {
 export interface Serving extends Opening {
   host: string;
   port: number;
+  /** Further names under which it may be asked, by commas. */
+  hosts?: string | undefined;
   webRoot?: string | undefined;
   /** Threads that project; of its own when not given. */
   pool?: Projector | undefined;
@@ -40,6 +43,8 @@ export interface Serving extends Opening {
 export interface Served {
   url: string;
   replayed: number;
+  /** What had to be set aside, a sentence each. */
+  aside: readonly string[];
   stop(): Promise<void>;
 }
 
@@ -50,7 +55,23 @@ const openAt = (opening: Opening) =>
     migrationsFolder: migrationsIn(serverFolder),
     databaseUrl: opening.databaseUrl,
     dataDir: dataDirOf(opening),
+    progress: tenths((share) => console.log(`Writing the database again from the journal: ${share} %`)),
+    lost() {
+      console.error(
+        'Another process has taken over the data. This one ends, so that nothing is written twice.',
+      );
+      process.exit(1);
+    },
   });
+
+/** Tells every tenth, where it goes on for a while. */
+function tenths(tell: (percent: number) => void): (share: number) => void {
+  let told = 0;
+  return (share) => {
+    const percent = 10 * Math.floor(10 * share);
+    if (percent > told && share < 1) tell((told = percent));
+  };
+}
 
 /** So long an answer may take once the server is asked to stop. */
 const GRACE_MS = 1500;
@@ -90,7 +111,7 @@ export async function serve(serving: Serving): Promise<Served> {
   const { host, port, demo, now } = serving;
   if (!serving.databaseUrl && !existsSync(join(dataDirOf(serving), 'db', 'PG_VERSION')))
     prepareInChild(serving);
-  const { store, replayed, shelfFile } = await openAt(serving);
+  const { store, replayed, aside, shelfFile } = await openAt(serving);
   if (demo) await seedDemo(store, now());
 
   const own = serving.pool ? null : projectors();
@@ -105,6 +126,7 @@ export async function serve(serving: Serving): Promise<Served> {
     version,
     logger: true,
     now,
+    hosts: knownHosts(host, serving.hosts),
     webRoot: serving.webRoot ?? join(serverFolder, '..', 'app', 'dist'),
   });
   const moment = () => instantOf(now().getTime());
@@ -127,7 +149,7 @@ export async function serve(serving: Serving): Promise<Served> {
   endReady = views.readyAhead(moment);
   const address = app.server.address();
   const bound = typeof address === 'object' && address ? address.port : port;
-  return { url: `http://${host}:${bound}`, replayed, stop };
+  return { url: `http://${host}:${bound}`, replayed, aside, stop };
 }
 
 function listenError(error: NodeJS.ErrnoException, host: string, port: number): Error {

@@ -108,30 +108,25 @@ test('asked to stop it ends, though one holds a line open and another never ends
 }, 60_000);
 
 describe('a data directory', () => {
-  test('of a newer version is left untouched', () => {
+  test('of a newer version is left untouched', async () => {
     const file = join(folder, 'burrow.json');
     writeFileSync(file, '{"name":"gentle-burrow","format":99}');
-    expect(() => openDataDir(folder)).toThrow(/written by a newer version .*format 99/);
+    await expect(openDataDir(folder)).rejects.toThrow(/written by a newer version .*format 99/);
     expect(readFileSync(file, 'utf8')).toContain('99');
   });
 
-  test('with a damaged mark is left untouched', () => {
+  test('with a damaged mark is opened, and the mark set aside', async () => {
     writeFileSync(join(folder, 'burrow.json'), '{oops');
-    expect(() => openDataDir(folder)).toThrow(/damaged, so the data .* is left untouched/);
+    const { aside, lock } = await openDataDir(folder);
+    expect(aside.fresh).toMatchObject([{ says: 'burrow.json was damaged. It was written anew.' }]);
+    expect(readFileSync(join(folder, aside.fresh[0]?.where as string), 'utf8')).toBe('{oops');
+    expect(readFileSync(join(folder, 'burrow.json'), 'utf8')).toContain('gentle-burrow');
+    lock.unlock();
   });
 
-  test('that cannot be written is said so', () => {
+  test('that cannot be written is said so', async () => {
     const file = join(folder, 'a-file');
     writeFileSync(file, '');
-    expect(() => openDataDir(join(file, 'data'))).toThrow(/cannot be written/);
-  });
-
-  test('in use by a living process is refused; a lock left by a dead one is taken over', () => {
-    writeFileSync(join(folder, 'lock'), '1'); // process 1 is always alive
-    expect(() => openDataDir(folder)).toThrow(/already open in process 1/);
-    writeFileSync(join(folder, 'lock'), '999999999');
-    const dir = openDataDir(folder);
-    expect(readFileSync(join(folder, 'lock'), 'utf8')).toBe(String(process.pid));
-    dir.unlock();
+    await expect(openDataDir(join(file, 'data'))).rejects.toThrow(/cannot be written/);
   });
 });

@@ -51,6 +51,8 @@ export class ExampleServer implements Answering {
         return this.series(id ?? '', new URLSearchParams(path.split('?')[1]));
       case 'settings':
         return logOf(this.facts).settings;
+      case 'set-aside':
+        return { setAside: [] };
       case 'stock':
         return this.stock();
       default:

@@ -1,10 +1,17 @@
 import { z } from 'zod';
 import { COUNT_WORDS } from '../quantity';
 
+/** Nothing that a keeper writes is of another time: a slip of the finger, or a clock that was never set. */
+export const YEARS = { first: 1900, last: 2200 } as const;
+export const isOfOurTime = (year: string | number): boolean =>
+  Number(year) >= YEARS.first && Number(year) <= YEARS.last;
+
 /** A moment in UTC. */
-export const instantSchema = z.iso.datetime({
-  error: 'Give a date and time in UTC, like 2026-05-03T18:20:00Z.',
-});
+export const instantSchema = z.iso
+  .datetime({ error: 'Give a date and time in UTC, like 2026-05-03T18:20:00Z.' })
+  .refine((at) => isOfOurTime(at.slice(0, 4)), {
+    error: `Give a year from ${YEARS.first} to ${YEARS.last}.`,
+  });
 
 /** Ids are made where the entry is written, so that sending one twice is harmless. */
 export const idSchema = z.uuid({ version: 'v7', error: 'The id is not a UUID of version 7.' });

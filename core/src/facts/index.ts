@@ -1,5 +1,5 @@
 export * from './vocabulary';
-export { countSchema, idSchema, instantSchema, type Count } from './common';
+export { countSchema, idSchema, instantSchema, isOfOurTime, type Count } from './common';
 export { placeSchema, spotSchema, type Place, type Spot } from './place';
 export { probeSchema, type Probe } from './probe';
 export { queenSchema, type Queen } from './queen';

@@ -13,6 +13,7 @@ export {
   type FactEntry,
 } from './entry';
 export { corrected, isWithdrawn } from './corrected';
+export { inOrder } from './in-order';
 export { effectiveEntries, type EffectiveEntry } from './effective';
 export { DISTURBANCES, type Disturbance, type References } from './kind';
 export { broodSchema, type BroodMoved } from './kinds/brood';

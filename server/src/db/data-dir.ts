@@ -1,16 +1,9 @@
-import {
-  accessSync,
-  closeSync,
-  constants,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  rmSync,
-  writeFileSync,
-  writeSync,
-} from 'node:fs';
+import { accessSync, constants, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import writeFileAtomic from 'write-file-atomic';
 import { StartError } from '../errors';
+import { Aside } from './aside';
+import { lockDir, type Lock } from './lock';
 
 /** Raised when what lies in a data directory changes in a way that older versions cannot read. */
 export const DATA_FORMAT = 2;
@@ -19,23 +12,19 @@ export interface DataDir {
   root: string;
   /** PGlite's own directory. */
   db: string;
-  /** Every fact as a line of JSON, synced to the disk before it is acknowledged. */
-  journal: string;
-  /** Every reading likewise, beside the facts: there are many more of them. */
-  readings: string;
-  /** Every photo as a file, synced to the disk likewise. */
-  photos: string;
   /** The shelf as it was when the server stopped: derived. */
   shelf: string;
-  unlock(): void;
+  /** For what cannot be used. */
+  aside: Aside;
+  lock: Lock;
 }
 
 /**
- * Makes or opens a data directory and locks it: PGlite lets two processes open one directory, and rows are then lost in
- * silence.
+ * Makes or opens a data directory and locks it.
+ * @param lost is called when another process has taken it over although this one lives
  * @throws StartError with one sentence when it cannot be written, is in use, or is of a newer version
  */
-export function openDataDir(root: string): DataDir {
+export async function openDataDir(root: string, lost: () => void = () => {}): Promise<DataDir> {
   try {
     mkdirSync(root, { recursive: true });
     accessSync(root, constants.R_OK | constants.W_OK | constants.X_OK);
@@ -45,30 +34,33 @@ export function openDataDir(root: string): DataDir {
     );
   }
   const marker = join(root, 'burrow.json');
-  checkFormat(marker, root);
-  const unlock = lock(join(root, 'lock'), root);
+  const sound = checkFormat(marker, root);
+  const lock = await lockDir(root, lost);
+  const aside = new Aside(root);
+  if (!sound) aside.move(marker, 'burrow.json', 'burrow.json was damaged. It was written anew.');
   // what is older is brought up to date when it is opened, and is no more to be opened by what wrote it
-  writeFileSync(marker, markerText());
+  writeFileAtomic.sync(marker, markerText());
   return {
     root,
     db: join(root, 'db'),
-    journal: join(root, 'facts.jsonl'),
-    readings: join(root, 'readings.jsonl'),
-    photos: join(root, 'photos'),
     shelf: join(root, 'shelf.json'),
-    unlock,
+    aside,
+    lock,
   };
 }
 
 const markerText = (): string => `${JSON.stringify({ name: 'gentle-burrow', format: DATA_FORMAT })}\n`;
 
-function checkFormat(file: string, root: string): void {
+/**
+ * @returns false when the mark is damaged
+ * @throws StartError when it is of a newer version
+ */
+function checkFormat(file: string, root: string): boolean {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
   } catch {
-    writeFileSync(file, markerText());
-    return;
+    return true;
   }
   let format: unknown;
   try {
@@ -76,44 +68,11 @@ function checkFormat(file: string, root: string): void {
   } catch {
     format = undefined;
   }
-  if (typeof format !== 'number') {
-    throw new StartError(
-      `${file} is damaged, so the data in ${root} is left untouched. Put back a backup of that file, or name another directory with BURROW_DATA.`,
-    );
-  }
+  if (typeof format !== 'number') return false;
   if (format > DATA_FORMAT) {
     throw new StartError(
       `The data in ${root} was written by a newer version of Gentle Burrow (format ${format}, this one reads ${DATA_FORMAT}). Update the application, or name another directory with BURROW_DATA.`,
     );
   }
-}
-
-function lock(file: string, root: string): () => void {
-  for (let attempt = 0; attempt < 2; attempt++) {
-    try {
-      const handle = openSync(file, 'wx');
-      writeSync(handle, String(process.pid));
-      closeSync(handle);
-      return () => rmSync(file, { force: true });
-    } catch (error) {
-      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
-      const pid = Number(readFileSync(file, 'utf8'));
-      if (pid > 0 && pid !== process.pid && isAlive(pid)) {
-        throw new StartError(
-          `The data directory ${root} is already open in process ${pid}. Stop that one first, or name another directory with BURROW_DATA.`,
-        );
-      }
-      rmSync(file, { force: true }); // left by a process that is gone
-    }
-  }
-  throw new StartError(`The data directory ${root} cannot be locked. Start again in a moment.`);
-}
-
-function isAlive(pid: number): boolean {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM';
-  }
+  return true;
 }

@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import type { PgDatabase } from 'drizzle-orm/pg-core';
 import type { PgQueryResultHKT } from 'drizzle-orm/pg-core/session';
-import { StartError } from '../errors';
+import type { Pool } from 'pg';
+import { Refusal, StartError } from '../errors';
 import * as schema from './schema';
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -33,11 +34,15 @@ async function openServer(connectionString: string, migrationsFolder: string): P
     import('drizzle-orm/node-postgres'),
     import('drizzle-orm/node-postgres/migrator'),
   ]);
-  const pool = new Pool({ connectionString });
+  const pool = new Pool({ connectionString, connectionTimeoutMillis: CONNECT_MS });
+  // a server that restarts breaks lines that nobody uses just now: they are opened again when they are needed
+  pool.on('error', () => undefined);
   const db = drizzle(pool, { schema });
   try {
-    await refuseNewer(db, migrationsFolder);
-    await migrate(db, { migrationsFolder });
+    await alone(pool, async () => {
+      await refuseNewer(db, migrationsFolder);
+      await migrate(db, { migrationsFolder });
+    });
   } catch (error) {
     await pool.end();
     if (error instanceof StartError) throw error;
@@ -46,6 +51,24 @@ async function openServer(connectionString: string, migrationsFolder: string): P
     );
   }
   return { db, kind: 'postgres', close: () => pool.end() };
+}
+
+/** So long a server may take to answer that it is there. */
+const CONNECT_MS = 10_000;
+/** Any number, as long as every one of our servers asks for the same. */
+const SCHEMA_LOCK = 4860;
+
+/** Of all that start together over one database one brings the schema up to date, the others wait for it. */
+async function alone(pool: Pool, work: () => Promise<void>): Promise<void> {
+  const client = await pool.connect();
+  try {
+    await client.query('select pg_advisory_lock($1)', [SCHEMA_LOCK]);
+    await work();
+    await client.query('select pg_advisory_unlock($1)', [SCHEMA_LOCK]);
+  } finally {
+    // whatever has happened, the line is closed and the lock with it
+    client.release(true);
+  }
 }
 
 async function openPglite(dataDir: string | undefined, migrationsFolder: string): Promise<OpenDb> {
@@ -91,6 +114,17 @@ async function refuseNewer(db: Db, migrationsFolder: string): Promise<void> {
       'The database was written by a newer version of Gentle Burrow. Update the application, or use another database.',
     );
   }
+}
+
+/** What the system and the database say when a server is not there, or is just going or coming: class 08 and 57. */
+const AWAY = /^(?:08.{3}|57P0[1-3]|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|ENOENT)$/;
+const AWAY_SAYS = /Connection terminated|timeout exceeded when trying to connect/;
+
+/** A database that cannot be reached as a refusal; null when it is something else. */
+export function refusalOfDatabase(error: unknown): Refusal | null {
+  for (let e = error as (Error & { code?: unknown }) | undefined; e; e = e.cause as typeof e)
+    if (AWAY.test(String(e.code)) || AWAY_SAYS.test(e.message)) return new Refusal('database-away');
+  return null;
 }
 
 function rowsOf(result: unknown): unknown[] {

@@ -1,17 +1,11 @@
-import {
-  closeSync,
-  existsSync,
-  fdatasyncSync,
-  mkdirSync,
-  openSync,
-  readdirSync,
-  readFileSync,
-  renameSync,
-  writeSync,
-} from 'node:fs';
+import { closeSync, fsyncSync, mkdirSync, openSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { isOfOurTime } from '@gentle-burrow/core/facts';
 import { asc, eq } from 'drizzle-orm';
+import writeFileAtomic from 'write-file-atomic';
 import { Refusal } from '../errors';
+import { needRoom } from './disk';
+import type { DataFiles } from './files';
 import type { OpenDb } from './open';
 import * as t from './schema';
 
@@ -43,22 +37,37 @@ export class Photos {
   constructor(
     private readonly open: OpenDb,
     /** Where each picture is kept once more, synced to the disk, since PGlite never syncs; null with a server. */
-    private readonly dir: string | null = null,
+    private readonly files: Pick<DataFiles, 'root' | 'photos' | 'aside' | 'disk'> | null = null,
   ) {
-    if (dir) mkdirSync(dir, { recursive: true });
+    if (files) mkdirSync(files.photos, { recursive: true });
   }
 
-  /** Puts back pictures that the database has lost in a power cut. @returns how many */
+  /**
+   * Puts back pictures that the database has lost in a power cut, and sets aside what is none.
+   * @returns how many
+   */
   async prepare(): Promise<number> {
-    if (!this.dir) return 0;
+    if (!this.files) return 0;
+    const { photos, aside } = this.files;
     let replayed = 0;
-    for (const name of readdirSync(this.dir)) {
-      if (!name.endsWith('.jpg')) continue; // cut off while it was written: never acknowledged
-      const [id, queenId, at] = name.split('.') as [string, string, string];
+    for (const name of readdirSync(photos)) {
+      const path = join(photos, name);
+      // cut off while it was written: never acknowledged
+      if (UNFINISHED.test(name)) continue;
+      const about = aboutOf(name);
+      if (!about) {
+        aside.move(path, name, `${name} in the folder of photos is none of ours.`);
+        continue;
+      }
+      const { id } = about;
       const kept = await this.open.db.select({ id: t.photos.id }).from(t.photos).where(eq(t.photos.id, id));
-      if (kept.length > 0 || !(await this.knows(queenId))) continue;
-      await this.store({ id, queenId, at: new Date(Number(at)) }, readFileSync(join(this.dir, name)));
-      replayed++;
+      if (kept.length > 0 || !(await this.knows(about.queenId))) continue;
+      const bytes = readFileSync(path);
+      if (await isWhole(bytes)) {
+        await this.store(about, bytes);
+        replayed++;
+      } else
+        aside.move(path, name, `The photo ${name} is damaged or empty. Send it again if you still have it.`);
     }
     return replayed;
   }
@@ -69,11 +78,9 @@ export class Photos {
    */
   async keep(about: PhotoFacts, bytes: Buffer): Promise<void> {
     if (!(await this.knows(about.queenId))) throw new Refusal('no-such-queen');
+    if (this.files) needRoom(this.files.disk, this.files.root);
     const whole = await shrink(bytes);
-    if (this.dir) {
-      const file = join(this.dir, `${about.id}.${about.queenId}.${about.at.getTime()}.jpg`);
-      if (!existsSync(file)) writeSynced(file, whole);
-    }
+    if (this.files) await keepFile(this.files.photos, nameOf(about), whole);
     await this.store(about, whole);
   }
 
@@ -143,15 +150,45 @@ async function shrink(bytes: Buffer): Promise<Buffer> {
   }
 }
 
-/** Under its own name only when it is whole, so that a start never meets half a picture. */
-function writeSynced(file: string, bytes: Buffer): void {
-  const part = `${file}.part`;
-  const handle = openSync(part, 'w');
+const nameOf = ({ id, queenId, at }: PhotoFacts): string => `${id}.${queenId}.${at.getTime()}.jpg`;
+
+const UUID = '[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}';
+const NAME = new RegExp(`^(${UUID})\\.(${UUID})\\.(-?\\d+)\\.jpg$`);
+/** What an atomic write leaves behind when it is cut off. */
+const UNFINISHED = new RegExp(`^${UUID}\\.${UUID}\\.-?\\d+\\.jpg\\.(?:part|\\d+)$`);
+
+/** What the name of a file says; null when it is none of ours, or of no moment that a picture can be of. */
+function aboutOf(name: string): PhotoFacts | null {
+  const [, id, queenId, ms] = NAME.exec(name) ?? [];
+  const at = new Date(Number(ms));
+  return id && queenId && isOfOurTime(at.getUTCFullYear()) ? { id, queenId, at } : null;
+}
+
+async function isWhole(bytes: Buffer): Promise<boolean> {
   try {
-    writeSync(handle, bytes);
-    fdatasyncSync(handle);
+    await (await sharpOf(bytes)).stats();
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Under its own name only when it is whole; one that was cut short by a full disk before is written anew. */
+async function keepFile(folder: string, name: string, bytes: Buffer): Promise<void> {
+  const file = join(folder, name);
+  let there: Buffer | null = null;
+  try {
+    there = readFileSync(file);
+  } catch {
+    // it is not there yet
+  }
+  if (there && (await isWhole(there))) return;
+  await writeFileAtomic(file, bytes);
+  // its name is on the disk when the folder is
+  const handle = openSync(folder, 'r');
+  try {
+    fsyncSync(handle);
   } finally {
     closeSync(handle);
   }
-  renameSync(part, file);
 }

@@ -5,10 +5,11 @@ import { usualBody } from '@gentle-burrow/core/housing';
 import { readingsOf } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
-import type { ReadingBatch, TakenBack } from '@gentle-burrow/core/records';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
+import { openFiles } from './files';
 import { Journal } from './journal';
 import { openDb, type OpenDb } from './open';
 import { Store } from './store';
@@ -251,7 +252,7 @@ describe('journal', () => {
     const file = join(folder, 'facts.jsonl');
     const one = newQueen();
     const look = lookEntry(one.queen.id, 4, 5);
-    const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), new Journal(file));
+    const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), openFiles(folder));
     await first.prepare();
     await first.write([...factsOf(one)]);
     await first.write([{ fact: 'entry', value: look }]);
@@ -260,7 +261,7 @@ describe('journal', () => {
     expect(readFileSync(file, 'utf8').trim().split('\n')).toHaveLength(5);
 
     // a new, empty database beside the same journal: as after a power cut that took everything
-    const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), new Journal(file));
+    const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), openFiles(folder));
     expect(await second.prepare()).toEqual({ replayed: 2 });
     expect((await second.queenFacts([one.queen.id]))[0]?.entries).toEqual([one.intake, look]);
     expect(await second.prepare()).toEqual({ replayed: 0 });
@@ -268,12 +269,6 @@ describe('journal', () => {
   }, 60_000);
 
   test('readings that a database has lost are written again too', async () => {
-    const files = () =>
-      [
-        new Journal(join(folder, 'facts.jsonl')),
-        null,
-        new Journal<ReadingBatch | TakenBack>(join(folder, 'readings.jsonl')),
-      ] as const;
     const { place } = newQueen();
     const probe: Probe = {
       id: v7(),
@@ -284,7 +279,7 @@ describe('journal', () => {
       checks: [],
     };
     const value = { probeId: probe.id, ms: [Date.UTC(2026, 5, 1)], tempC: [24.5], rh: [null] };
-    const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());
+    const first = new Store(await openDb({ migrationsFolder: MIGRATIONS }), openFiles(folder));
     await first.prepare();
     await first.write([
       { fact: 'place', value: place },
@@ -302,7 +297,7 @@ describe('journal', () => {
     writeFileSync(join(folder, 'readings.jsonl'), `${JSON.stringify({ ...value, probeId: v7() })}\n${own}`);
     expect(readFileSync(join(folder, 'facts.jsonl'), 'utf8')).not.toContain('readings');
 
-    const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), ...files());
+    const second = new Store(await openDb({ migrationsFolder: MIGRATIONS }), openFiles(folder));
     await second.prepare();
     expect(await second.latest()).toEqual([
       { probeId: probe.id, ms: Date.UTC(2026, 5, 1), centiC: 2450, centiPct: -32768 },
@@ -321,11 +316,11 @@ describe('journal', () => {
     journal.close();
     truncateSync(file, readFileSync(file).length - 9);
     const reopened = new Journal(file);
-    expect(reopened.since(0)).toEqual([{ fact: 'place', value: place }]);
+    expect(reopened.since(0).facts).toEqual([{ fact: 'place', value: place }]);
     reopened.append([{ fact: 'place', value: place }]);
-    expect(reopened.since(0)).toHaveLength(2);
+    expect(reopened.since(0).facts).toHaveLength(2);
     reopened.close();
     writeFileSync(file, '');
-    expect(new Journal(file).since(0)).toEqual([]);
+    expect(new Journal(file).since(0)).toEqual({ facts: [], garbage: [] });
   });
 });

@@ -1,3 +1,6 @@
+import { basename } from 'node:path';
+import { isDeepStrictEqual } from 'node:util';
+import type { SetAside } from '@gentle-burrow/contract';
 import {
   probeSchema,
   settingsSchema,
@@ -9,11 +12,17 @@ import {
   type StockMove,
   type HomePart,
 } from '@gentle-burrow/core/facts';
-import { corrected, effectiveEntries, isWithdrawn, type Entry, placeIdNow } from '@gentle-burrow/core/log';
+import {
+  corrected,
+  effectiveEntries,
+  inOrder,
+  isWithdrawn,
+  type Entry,
+  placeIdNow,
+} from '@gentle-burrow/core/log';
 import type { Columns, Rolled } from '@gentle-burrow/core/climate';
 import { LEFT_DAYS } from '@gentle-burrow/core/housing';
 import { addDays, type Instant } from '@gentle-burrow/core/quantity';
-import type { ReadingBatch, TakenBack } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
@@ -21,19 +30,14 @@ import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import { Refusal } from '../errors';
-import type { Journal } from './journal';
+import { needRoom, RESERVE_BYTES } from './disk';
+import type { DataFiles } from './files';
+import type { Journal, Reached } from './journal';
 import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
 import * as t from './schema';
-import {
-  allReadings,
-  hoursOf,
-  latestOf,
-  readingsBetween,
-  replayReadings,
-  seriesOf,
-  type Latest,
-} from './readings';
+import { allReadings, hoursOf, latestOf, readingsBetween, seriesOf, type Latest } from './readings';
+import { OF_FACTS, OF_READINGS, replay, type Replayed } from './replay';
 import { writeFacts } from './write-facts';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -53,12 +57,10 @@ export class Store {
 
   constructor(
     private readonly open: OpenDb,
-    /** Not used with a PostgreSQL server, which syncs its own log. */
-    private readonly journal: Journal | null = null,
-    photosDir: string | null = null,
-    private readonly readingsJournal: Journal<ReadingBatch | TakenBack> | null = null,
+    /** None with a PostgreSQL server, which syncs its own log. */
+    private readonly files: DataFiles | null = null,
   ) {
-    this.photos = new Photos(open, photosDir);
+    this.photos = new Photos(open, files);
   }
 
   get kind(): OpenDb['kind'] {
@@ -66,10 +68,11 @@ export class Store {
   }
 
   /**
-   * Brings shipped profiles up to date, and writes again what the journal holds and the database has lost.
+   * Brings shipped profiles up to date, and writes again what the journals hold and the database has lost; a journal that is missing is
+   * written anew from the database. What cannot be used is set aside.
    * @returns how many entries had been lost
    */
-  async prepare(): Promise<{ replayed: number }> {
+  async prepare(progress?: (share: number) => void): Promise<{ replayed: number }> {
     await this.open.db
       .insert(t.speciesProfiles)
       .values(KINDS.map((k) => ({ id: k.id, name: k.name, profile: k })))
@@ -79,54 +82,75 @@ export class Store {
         setWhere: sql`${t.speciesProfiles.profile} is distinct from excluded.profile`,
       });
     let replayed = 0;
-    if (this.journal) {
-      const behind = this.journal.since(await this.journalPosition('journal'));
-      for (let i = 0; i < behind.length; i += 1000) {
-        const written = await this.open.db.transaction((tx) => writeFacts(tx, behind.slice(i, i + 1000)));
-        replayed += written.accepted.length;
-      }
-      if (behind.length > 0) await this.rememberPosition(this.open.db, 'journal', this.journal.position);
-    }
-    if (this.readingsJournal) {
-      const behind = this.readingsJournal.since(await this.journalPosition('readings-journal'));
-      for (const batch of behind)
-        await this.open.db
-          .transaction((tx) => replayReadings(tx, batch))
-          // readings of a probe that nobody knows keep no server from starting: they stay in the journal
-          .catch((error: unknown) => {
-            if (!(error instanceof Refusal)) throw error;
-          });
-      if (behind.length > 0)
-        await this.rememberPosition(this.open.db, 'readings-journal', this.readingsJournal.position);
+    if (this.files) {
+      const { facts, readings } = this.files;
+      const withoutReadings = async function* (all: AsyncIterable<Fact>) {
+        for await (const f of all) if (!ofReadings(f)) yield f;
+      };
+      replayed += await this.catchUp(
+        'journal',
+        facts,
+        OF_FACTS,
+        () => withoutReadings(this.allFacts()),
+        progress,
+      );
+      await this.catchUp(
+        'readings-journal',
+        readings,
+        OF_READINGS,
+        () => allReadings(this.open.db),
+        progress,
+      );
     }
     return { replayed: replayed + (await this.photos.prepare()) };
   }
 
+  /** Brings a database and a journal to the same. */
+  private async catchUp<F extends object>(
+    which: WhichJournal,
+    journal: Journal<F>,
+    how: Replayed<F>,
+    stored: () => AsyncIterable<F>,
+    progress?: (share: number) => void,
+  ): Promise<number> {
+    const { db } = this.open;
+    const { aside } = this.files as DataFiles;
+    const reached = await this.reached(which);
+    // the database has what a journal had that is not here: it is missing, cut short, or another one
+    const alien =
+      reached !== null && (!journal.goesOnFrom(reached) || (journal.empty && (await holdsFacts(stored()))));
+    // what is put in its newest form must not become what an older journal knew
+    const newest: F[] = [];
+    if (alien && !journal.empty) for await (const f of stored()) if (!isEntry(f)) newest.push(f);
+    const replayed = await replay(db, { ...how, journal, reached, aside, progress });
+    if (newest.length > 0) await db.transaction((tx) => how.write(tx, newest));
+    if (alien) {
+      const name = basename(journal.file);
+      if (journal.empty)
+        aside.note(journal.file, `${name} was missing or empty. It was written anew from the database.`);
+      else
+        aside.keep(
+          journal.file,
+          name,
+          `${name} did not go on from what the database has. It was written anew from both.`,
+        );
+      await journal.writeAnew(stored());
+    }
+    if (!isDeepStrictEqual(reached, journal.reached())) await this.remember(db, which, journal);
+    return replayed;
+  }
+
   /**
    * Stores facts durably. An entry that is there already is left as it is.
+   * @param told the facts, or what tells them when it is their turn and nobody else writes
    * @throws Refusal when a fact cannot be stored; then none is
    */
-  async write(facts: readonly Fact[]): Promise<Written> {
-    const mine = this.turn.then(() =>
-      this.open.db.transaction(async (tx) => {
-        const written = await writeFacts(tx, facts);
-        if (this.journal) {
-          const isNew = new Set(written.accepted);
-          const fresh = facts.filter((f) => !ofReadings(f) && (f.fact !== 'entry' || isNew.has(f.value.id)));
-          if (fresh.length > 0) {
-            await this.rememberPosition(tx, 'journal', this.journal.position);
-            this.journal.append(fresh);
-          }
-        }
-        const batches = facts.flatMap((f) => (ofReadings(f) ? [f.value] : []));
-        const told = written.readings.added > 0 || facts.some((f) => f.fact === 'readings-taken-back');
-        if (this.readingsJournal && told) {
-          await this.rememberPosition(tx, 'readings-journal', this.readingsJournal.position);
-          this.readingsJournal.append(batches);
-        }
-        return written;
-      }),
-    );
+  async write(told: readonly Fact[] | (() => Promise<readonly Fact[]>)): Promise<Written> {
+    let facts: readonly Fact[] = [];
+    const mine = this.turn.then(async () => {
+      facts = typeof told === 'function' ? await told() : told;
+      return this.writeNow(facts);
+    });
     this.turn = mine.catch(() => {});
     this.begun++;
     try {
@@ -136,6 +160,44 @@ export class Store {
     } finally {
       this.begun--;
     }
+  }
+
+  private async writeNow(facts: readonly Fact[]): Promise<Written> {
+    const { files } = this;
+    if (!files) return this.open.db.transaction((tx) => writeFacts(tx, facts));
+    if (!files.held()) throw new Refusal('not-ours');
+    needRoom(files.disk, files.root);
+    const before = [files.facts.position, files.readings.position] as const;
+    try {
+      return await this.open.db.transaction(async (tx) => {
+        const written = await writeFacts(tx, facts);
+        const isNew = new Set(written.accepted);
+        const others = facts.filter((f) => !ofReadings(f) && f.fact !== 'entry');
+        const entries = facts.flatMap((f) => (f.fact === 'entry' && isNew.has(f.value.id) ? [f.value] : []));
+        // as they can be read back, whatever is read at once
+        const fresh = [...others, ...inOrder(entries).map((value) => ({ fact: 'entry' as const, value }))];
+        if (fresh.length > 0) {
+          await this.remember(tx, 'journal', files.facts);
+          files.facts.append(fresh);
+        }
+        const batches = facts.flatMap((f) => (ofReadings(f) ? [f.value] : []));
+        if (written.readings.added > 0 || facts.some((f) => f.fact === 'readings-taken-back')) {
+          await this.remember(tx, 'readings-journal', files.readings);
+          files.readings.append(batches);
+        }
+        return written;
+      });
+    } catch (error) {
+      // nothing of it was acknowledged, so nothing of it may come back at the next start
+      if (files.facts.position !== before[0]) files.facts.rewind(before[0]);
+      if (files.readings.position !== before[1]) files.readings.rewind(before[1]);
+      throw error;
+    }
+  }
+
+  /** What was ever set aside because it could not be used. */
+  setAside(): SetAside[] {
+    return this.files?.aside.all() ?? [];
   }
 
   /** Calls back after each write. */
@@ -168,7 +230,7 @@ export class Store {
   }
 
   async places(): Promise<Place[]> {
-    const rows = await this.open.db.select().from(t.places).orderBy(asc(t.places.name));
+    const rows = await this.open.db.select().from(t.places).orderBy(asc(t.places.name), asc(t.places.id));
     return rows.map(toPlace);
   }
 
@@ -177,7 +239,7 @@ export class Store {
     const rows = await this.open.db
       .select({ body: t.probes.body })
       .from(t.probes)
-      .orderBy(asc(t.probes.name));
+      .orderBy(asc(t.probes.name), asc(t.probes.id));
     // what an older version did not ask is filled in
     return rows.map((r) => probeSchema.parse(r.body));
   }
@@ -204,6 +266,7 @@ export class Store {
 
   /** A new secret of a probe takes the place of the one before. */
   async keepToken(probeId: string, hash: string, madeAt: Date): Promise<void> {
+    if (this.files) needRoom(this.files.disk, this.files.root);
     const row = { probeId, hash, madeAt };
     await this.open.db
       .insert(t.probeTokens)
@@ -223,7 +286,7 @@ export class Store {
       .select({ kind: t.speciesProfiles.profile })
       .from(t.speciesProfiles)
       .where(eq(t.speciesProfiles.own, true))
-      .orderBy(asc(t.speciesProfiles.name));
+      .orderBy(asc(t.speciesProfiles.name), asc(t.speciesProfiles.id));
     return rows.map((r) => r.kind as OwnKind);
   }
 
@@ -241,7 +304,7 @@ export class Store {
       .select({ body: t.entries.body })
       .from(t.entries)
       .where(and(inArray(t.entries.queenId, [...queenIds]), notes ? undefined : ne(t.entries.kind, 'note')))
-      .orderBy(asc(t.entries.queenId), asc(t.entries.at));
+      .orderBy(asc(t.entries.queenId), asc(t.entries.at), asc(t.entries.id));
     for (const { body } of rows) found.get(body.queenId)?.push(body);
     return found;
   }
@@ -262,12 +325,36 @@ export class Store {
     return queenIds.map((id) => facts.get(id)).filter((f) => f !== undefined);
   }
 
+  /** How a queen was taken in, as it was written then; null when she is not known. */
+  async takenIn(id: string): Promise<{ queen: Queen; home: HomePart; intake: Entry | null } | null> {
+    const [row] = await this.open.db
+      .select()
+      .from(t.queens)
+      .innerJoin(t.homes, eq(t.queens.homeId, t.homes.id))
+      .where(eq(t.queens.id, id));
+    if (!row) return null;
+    const [intake] = await this.open.db
+      .select({ body: t.entries.body })
+      .from(t.entries)
+      .where(and(eq(t.entries.queenId, id), eq(t.entries.kind, 'intake')))
+      .orderBy(asc(t.entries.loggedAt))
+      .limit(1);
+    return { queen: toQueen(row.queens), home: toHome(row.homes), intake: intake?.body ?? null };
+  }
+
+  async hasHome(id: string): Promise<boolean> {
+    return (await this.open.db.select({ id: t.homes.id }).from(t.homes).where(eq(t.homes.id, id))).length > 0;
+  }
+
   async stock(): Promise<{ items: StockItem[]; moves: StockMove[] }> {
     const items = await this.open.db
       .select()
       .from(t.stockItems)
-      .orderBy(asc(t.stockItems.kind), asc(t.stockItems.name));
-    const moves = await this.open.db.select().from(t.stockMoves).orderBy(asc(t.stockMoves.at));
+      .orderBy(asc(t.stockItems.kind), asc(t.stockItems.name), asc(t.stockItems.id));
+    const moves = await this.open.db
+      .select()
+      .from(t.stockMoves)
+      .orderBy(asc(t.stockMoves.at), asc(t.stockMoves.id));
     return { items, moves: moves.map((m) => ({ ...m, at: m.at.toISOString() })) };
   }
 
@@ -310,12 +397,13 @@ export class Store {
     for (const value of await this.ownKinds()) yield { fact: 'own-kind', value };
     for (const value of await this.places()) yield { fact: 'place', value };
     for (const value of await this.probes()) yield { fact: 'probe', value };
-    for (const row of await this.open.db.select().from(t.homes)) yield { fact: 'home', value: toHome(row) };
+    for (const row of await this.open.db.select().from(t.homes).orderBy(asc(t.homes.id)))
+      yield { fact: 'home', value: toHome(row) };
     const queens = await this.queens();
     for (const value of queens) yield { fact: 'queen', value };
     for (let i = 0; i < queens.length; i += 50) {
       const some = await this.entriesOf(queens.slice(i, i + 50).map((q) => q.id));
-      for (const list of some.values()) for (const value of list) yield { fact: 'entry', value };
+      for (const list of some.values()) for (const value of inOrder(list)) yield { fact: 'entry', value };
     }
     const stock = await this.stock();
     for (const value of stock.items) yield { fact: 'stock-item', value };
@@ -328,15 +416,13 @@ export class Store {
    * a journal has it before those who listen have heard of it.
    */
   mark(): string | null {
-    return this.journal && this.readingsJournal && this.begun === 0
-      ? `${this.journal.mark()} ${this.readingsJournal.mark()}`
-      : null;
+    return this.files && this.begun === 0 ? `${this.files.facts.mark()} ${this.files.readings.mark()}` : null;
   }
 
   async close(): Promise<void> {
     await this.turn;
-    this.journal?.close();
-    this.readingsJournal?.close();
+    this.files?.facts.close();
+    this.files?.readings.close();
     await this.open.close();
   }
 
@@ -347,23 +433,33 @@ export class Store {
   }
 
   async rememberLessons(value: Record<string, Lesson>): Promise<void> {
+    // it is found out anew where there is no room for it
+    if (this.files && this.files.disk.free(this.files.root) < RESERVE_BYTES) return;
     await this.open.db
       .insert(t.settings)
       .values({ key: 'lessons', value })
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
 
-  private async journalPosition(which: WhichJournal): Promise<number> {
+  private async reached(which: WhichJournal): Promise<Reached | null> {
     const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, which));
-    return (row?.value as { bytes: number } | undefined)?.bytes ?? 0;
+    return (row?.value as Reached | undefined) ?? null;
   }
 
-  private async rememberPosition(db: Db | Tx, which: WhichJournal, bytes: number): Promise<void> {
+  private async remember(db: Db | Tx, which: WhichJournal, journal: Pick<Journal, 'reached'>): Promise<void> {
+    const value = journal.reached();
     await db
       .insert(t.settings)
-      .values({ key: which, value: { bytes } })
-      .onConflictDoUpdate({ target: t.settings.key, set: { value: { bytes } } });
+      .values({ key: which, value })
+      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
+}
+
+const isEntry = (f: object): boolean => 'fact' in f && f.fact === 'entry';
+
+async function holdsFacts(all: AsyncIterable<object>): Promise<boolean> {
+  for await (const f of all) if (!('fact' in f) || f.fact !== 'settings') return true;
+  return false;
 }
 
 /** A queen's facts as corrected, with the places she has stood in, the present one first. */

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Probe, StockMove } from '@gentle-burrow/core/facts';
-import { referencesOf, type Entry } from '@gentle-burrow/core/log';
+import { inOrder, referencesOf, type Entry } from '@gentle-burrow/core/log';
 import { isKind } from '@gentle-burrow/core/species/catalogue';
 import { inArray, sql } from 'drizzle-orm';
 import { Refusal } from '../errors';
@@ -87,10 +87,24 @@ async function addStockMoves(tx: Tx, moves: readonly StockMove[]): Promise<void>
     .from(t.stockItems)
     .where(inArray(t.stockItems.id, wanted));
   if (found.length < wanted.length) throw new Refusal('no-such-item', undefined, 'itemId');
-  await tx
-    .insert(t.stockMoves)
-    .values(moves.map((m) => ({ ...m, at: new Date(m.at) })))
-    .onConflictDoNothing();
+  await refuseUnknownQueens(
+    tx,
+    moves.flatMap((m) => m.queenId ?? []),
+  );
+  const rows = moves.map((m) => ({ ...m, at: new Date(m.at) }));
+  await tx.insert(t.stockMoves).values(rows).onConflictDoNothing();
+  const kept = await tx
+    .select()
+    .from(t.stockMoves)
+    .where(
+      inArray(
+        t.stockMoves.id,
+        rows.map((r) => r.id),
+      ),
+    );
+  const stored = new Map(kept.map((k) => [k.id, k]));
+  if (rows.some((r) => !isDeepStrictEqual(stored.get(r.id), r)))
+    throw new Refusal('id-taken', undefined, 'id');
 }
 
 function lastOfEach<T extends { id: string }>(values: T[]): T[] {
@@ -116,12 +130,11 @@ async function addEntries(tx: Tx, all: readonly Entry[]): Promise<Omit<Written, 
   await checkPlaces(tx, fresh);
   await checkAmended(tx, fresh);
   await checkSpecies(tx, fresh);
-  // amended entries before their amendments
-  const ordered = [...fresh].sort((a, b) => Number(a.kind === 'amendment') - Number(b.kind === 'amendment'));
+  const ordered = inOrder(fresh);
   for (let i = 0; i < ordered.length; i += ROWS_PER_INSERT) {
     await tx.insert(t.entries).values(ordered.slice(i, i + ROWS_PER_INSERT).map(toRow));
   }
-  return { accepted: fresh.map((e) => e.id), known: [...known.keys()] };
+  return { accepted: ordered.map((e) => e.id), known: [...known.keys()] };
 }
 
 function toRow(e: Entry): typeof t.entries.$inferInsert {
@@ -161,7 +174,14 @@ async function storedEntries(tx: Tx, ids: string[]): Promise<Map<string, Entry>>
 }
 
 async function checkQueens(tx: Tx, fresh: readonly Entry[]): Promise<void> {
-  const wanted = [...new Set(fresh.map((e) => e.queenId))];
+  await refuseUnknownQueens(
+    tx,
+    fresh.map((e) => e.queenId),
+  );
+}
+
+async function refuseUnknownQueens(tx: Tx, ids: readonly string[]): Promise<void> {
+  const wanted = [...new Set(ids)];
   if (wanted.length === 0) return;
   const found = await tx.select({ id: t.queens.id }).from(t.queens).where(inArray(t.queens.id, wanted));
   if (found.length < wanted.length) throw new Refusal('no-such-queen', undefined, 'queenId');
@@ -188,10 +208,40 @@ async function checkAmended(tx: Tx, fresh: readonly Entry[]): Promise<void> {
     tx,
     amendments.map((a) => a.amends).filter((id) => !here.has(id)),
   );
+  await checkDepth(tx, amendments);
   for (const a of amendments) {
     const target = here.get(a.amends) ?? stored.get(a.amends);
     if (!target || target.queenId !== a.queenId) throw new Refusal('no-such-entry', undefined, 'amends');
     if (a.replacement && target.kind !== a.replacement.kind)
       throw new Refusal('wrong-kind', undefined, 'replacement');
+  }
+}
+
+/** Whoever takes a correction back, and that, and that again, comes nowhere near: a longer chain would take long at every look. */
+const DEEPEST_CHAIN = 100;
+
+async function checkDepth(
+  tx: Tx,
+  amendments: readonly Extract<Entry, { kind: 'amendment' }>[],
+): Promise<void> {
+  const stored = new Map<string, number>();
+  const roots = amendments.map((a) => a.amends);
+  // how deep what they put right lies already
+  const found = await tx.execute(sql`
+    with recursive chain as (
+      select id as leaf, amends, 1 as depth from entries where id = any(${sql.param(`{${roots.join(',')}}`)}::uuid[])
+      union all
+      select chain.leaf, e.amends, chain.depth + 1 from chain join entries e on e.id = chain.amends
+      where chain.depth <= ${DEEPEST_CHAIN}
+    )
+    select leaf, max(depth)::int as depth from chain group by leaf`);
+  for (const { leaf, depth } of (found as unknown as { rows: { leaf: string; depth: number }[] }).rows)
+    stored.set(leaf, depth);
+  const depths = new Map<string, number>();
+  for (const e of inOrder(amendments)) {
+    const { id, amends } = e as (typeof amendments)[number];
+    const depth = 1 + (depths.get(amends) ?? stored.get(amends) ?? 1);
+    if (depth > DEEPEST_CHAIN) throw new Refusal('too-deep', undefined, 'amends');
+    depths.set(id, depth);
   }
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { DEFAULT_SETTINGS, probeSchema } from '@gentle-burrow/core/facts';
 import { addDays, msOf } from '@gentle-burrow/core/quantity';
 import { v7 } from 'uuid';
-import { Journal } from '../db/journal';
+import { openFiles } from '../db/files';
 import { openDb } from '../db/open';
 import { Store } from '../db/store';
 import { daysAgo, factsOf, lookEntry, MIGRATIONS, newQueen, NOW } from '../test-kit';
@@ -46,7 +46,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'burrow-kept-'));
   writeFileSync(at('program.js'), 'one');
   const open = await openDb({ migrationsFolder: MIGRATIONS });
-  store = new Store(open, new Journal(at('facts.jsonl')), null, new Journal(at('readings.jsonl')));
+  store = new Store(open, openFiles(folder));
   store.onWrite(() => void inMidst());
   await store.prepare();
   await store.write([{ fact: 'settings', value: { ...DEFAULT_SETTINGS, learn: false } }]);

@@ -54,7 +54,7 @@ export class Views {
   private writes = 0;
   /** How many are worked out anew behind an answer. */
   private later = 0;
-  private shelfUnderWay: Promise<string> | null = null;
+  private shelfUnderWay: { text: Promise<string>; since: number } | null = null;
   private shelfText: { text: string; holdsUntil: number } | null = null;
 
   constructor(
@@ -76,7 +76,7 @@ export class Views {
     for (const f of facts) {
       if (f.fact === 'settings' || f.fact === 'own-kind') {
         this.epoch++;
-        this.rows.clear();
+        for (const kept of this.rows.values()) kept.holdsUntil = 0;
         this.whole.clear();
       } else if (f.fact === 'entry') this.forgetQueen(f.value.queenId);
       else if (f.fact === 'queen') this.forgetQueen(f.value.id);
@@ -88,7 +88,9 @@ export class Views {
 
   private forgetQueen(id: string): void {
     this.turns.set(id, (this.turns.get(id) ?? 0) + 1);
-    this.rows.delete(id);
+    // its row stays, to be shown by an answer that is under way: it is made anew for the next
+    const kept = this.rows.get(id);
+    if (kept) kept.holdsUntil = 0;
     this.whole.delete(id);
   }
 
@@ -288,9 +290,18 @@ export class Views {
 
   /** The shelf as JSON text: most urgent first. Kept as text, since it is asked for far oftener than it changes. */
   async shelf(now: Instant): Promise<string> {
-    if (this.shelfText && this.shelfText.holdsUntil > msOf(now)) return this.shelfText.text;
-    this.shelfUnderWay ??= this.makeShelf(now).finally(() => (this.shelfUnderWay = null));
-    return this.shelfUnderWay;
+    for (;;) {
+      if (this.shelfText && this.shelfText.holdsUntil > msOf(now)) return this.shelfText.text;
+      if (!this.shelfUnderWay) {
+        const text = this.makeShelf(now).finally(() => (this.shelfUnderWay = null));
+        this.shelfUnderWay = { text, since: this.writes };
+        return text;
+      }
+      const { text, since } = this.shelfUnderWay;
+      // who has written since it was begun, and asks, is to find it there
+      if (since === this.writes) return text;
+      await text.catch(() => undefined);
+    }
   }
 
   private async makeShelf(now: Instant): Promise<string> {
@@ -303,6 +314,7 @@ export class Views {
     const ids = (await this.store.shownQueens()).map((q) => q.id);
     const shown = new Set(ids);
     for (const id of this.told.keys()) if (!shown.has(id)) this.tell(id, null);
+    for (const id of this.rows.keys()) if (!shown.has(id)) this.rows.delete(id);
     await this.refresh(
       ids.filter((id) => (this.rows.get(id)?.holdsUntil ?? 0) <= ms),
       now,

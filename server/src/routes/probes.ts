@@ -93,6 +93,7 @@ export async function probesRoutes(app: FastifyInstance, { store, views, now }: 
       // who asks without the secret, or too often, is turned away before the body is read
       onRequest: async (request) => allowed(request as FastifyRequest<{ Params: { id: string } }>),
       config: {
+        takesText: true,
         rateLimit: {
           max: PER_MINUTE,
           timeWindow: 60_000,

@@ -6,7 +6,10 @@ import {
   queenPatchSchema,
   type QueenDetail,
 } from '@gentle-burrow/contract';
-import { idSchema, queenSchema } from '@gentle-burrow/core/facts';
+import { isDeepStrictEqual } from 'node:util';
+import { idSchema, queenSchema, type HomePart, type Queen } from '@gentle-burrow/core/facts';
+import type { Entry } from '@gentle-burrow/core/log';
+import { msOf } from '@gentle-burrow/core/quantity';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { v7 } from 'uuid';
@@ -14,6 +17,19 @@ import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
 import { refuseFuture } from './future';
+
+/** Whether she was taken in just so; what is chosen for her later is no part of it. */
+function sameTaken(
+  known: { queen: Queen; home: HomePart; intake: Entry | null },
+  told: { queen: Queen; home: HomePart; intake: Entry },
+): boolean {
+  const as = ({ queen: { lookingSchool: _, createdAt, ...queen }, home, intake }: typeof known) => ({
+    queen: { ...queen, createdAt: msOf(createdAt) },
+    home: { ...home, setUpAt: msOf(home.setUpAt) },
+    intake,
+  });
+  return isDeepStrictEqual(as(known), as(told));
+}
 
 export async function queensRoutes(app: FastifyInstance, { store, views, now }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
@@ -42,17 +58,27 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
     async (request, reply) => {
       const { queen, home, place, intake, used = [] } = request.body;
       refuseFuture([intake], now());
-      const [known] = await store.queenFacts([queen.id]);
-      // sent again: the first telling stands, also if she has been renamed since
-      if (known) return reply.code(201).send(known.queen);
-      await store.write([
-        { fact: 'place', value: place },
-        { fact: 'home', value: home },
-        { fact: 'queen', value: queen },
-        { fact: 'entry', value: intake },
-        ...used.map((value) => ({ fact: 'stock-move' as const, value })),
-      ]);
-      return reply.code(201).send(queen);
+      await store.write(async () => {
+        const known = await store.takenIn(queen.id);
+        // sent again: the first telling stands, also if she has been renamed since
+        if (known) {
+          if (!sameTaken(known, { queen, home, intake }))
+            throw new Refusal('id-taken', undefined, 'queen.id');
+          return [];
+        }
+        if (await store.hasHome(home.id)) throw new Refusal('id-taken', undefined, 'home.id');
+        const there = (await store.places()).some((p) => p.id === place.id);
+        return [
+          // what is known of a place is newer than what a device says that was without a connection when she was taken in
+          ...(there ? [] : [{ fact: 'place' as const, value: place }]),
+          { fact: 'home', value: home },
+          { fact: 'queen', value: queen },
+          { fact: 'entry', value: intake },
+          ...used.map((value) => ({ fact: 'stock-move' as const, value })),
+        ];
+      });
+      const [taken] = await store.queenFacts([queen.id]);
+      return reply.code(201).send((taken as NonNullable<typeof taken>).queen);
     },
   );
 

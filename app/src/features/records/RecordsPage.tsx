@@ -8,6 +8,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { NAMES } from '@/words/names';
+import { SetAside } from './SetAside';
 
 const PLACES: { value: PlaceChoice; label: string; hint: string }[] = [
   { value: 'withheld', label: 'Left out', hint: 'nobody learns the site' },
@@ -44,6 +45,7 @@ export function RecordsPage() {
           says="Every trade word that is used here, in plain English."
         />
       </View>
+      <SetAside />
       <TakeAlong />
     </Screen>
   );

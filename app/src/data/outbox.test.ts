@@ -1,7 +1,19 @@
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { onlineManager } from '@tanstack/react-query';
 import { forgetPhoto, keepPhoto } from './photos';
-import { drop, flush, onSent, openOutbox, outboxItems, put, type Outgoing } from './outbox';
+import {
+  drop,
+  flush,
+  onSent,
+  openOutbox,
+  outboxItems,
+  put,
+  replace,
+  sendAgain,
+  takeUp,
+  type OutboxItem,
+  type Outgoing,
+} from './outbox';
 
 const settings = (lookingSchool: 'weekly' | 'fortnightly' | 'hands-off'): Outgoing => ({
   what: 'settings',
@@ -71,6 +83,65 @@ test('a refusal is kept with what the server said, and does not hold up the rest
   await flush();
   expect(outboxItems()).toMatchObject([{ refused: 'The date lies in the future. Correct it.' }]);
   expect(sent).toEqual(['weekly', 'hands-off']);
+});
+
+describe('a server that fails', () => {
+  beforeEach(() => jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] }));
+  afterEach(() => jest.useRealTimers());
+  const failing = (status: number) => answer(status, { error: { code: 'x', message: `It says ${status}.` } });
+  /** What the server does with the settings that say this; all others it takes. */
+  const over = (school: string, status: number) => {
+    globalThis.fetch = jest.fn(async (_url: string, init?: { body: string }) => {
+      const said = init ? (JSON.parse(init.body) as { lookingSchool: string }).lookingSchool : '';
+      if (said === school) return failing(status);
+      if (said) sent.push(said);
+      return answer(200, {});
+    }) as never;
+  };
+
+  test('over one thing again and again: it steps aside after three times, by itself, and the rest goes on', async () => {
+    over('weekly', 500);
+    await put(settings('weekly'));
+    await put(settings('hands-off'));
+    await flush();
+    expect(outboxItems()).toMatchObject([{ failed: 1 }, {}]);
+    for (let i = 0; i < 2; i++) {
+      await jest.advanceTimersByTimeAsync(10_000);
+      await flush();
+    }
+    expect(outboxItems()).toMatchObject([{ refused: 'It says 500.' }]);
+    expect(sent).toEqual(['hands-off']);
+  });
+
+  test.each([429, 503, 507])('for now (%s): nothing steps aside, and it is sent again by itself', async (status) => {
+    over('weekly', status);
+    await put(settings('weekly'));
+    for (let i = 0; i < 5; i++) await flush();
+    expect(outboxItems()).toEqual([expect.not.objectContaining({ refused: expect.anything() })]);
+    over('nothing', status);
+    await jest.advanceTimersByTimeAsync(31_000);
+    await flush();
+    expect(sent).toEqual(['weekly']);
+    expect(outboxItems()).toEqual([]);
+  });
+});
+
+test('what was dropped is taken up again in its place, and what was refused can be sent again or put right', async () => {
+  server = async () => answer(422, { error: { code: 'x', message: 'No.' } });
+  await put(settings('weekly'));
+  await put(settings('hands-off'));
+  await flush();
+  const [first, second] = outboxItems() as [OutboxItem, OutboxItem];
+  expect([first.refused, second.refused]).toEqual(['No.', 'No.']);
+  await drop(first.id);
+  await takeUp(first);
+  expect(outboxItems()).toEqual([first, second]);
+  server = up;
+  await sendAgain(first.id);
+  await replace(second.id, () => settings('fortnightly'));
+  await flush();
+  expect(sent.slice(-2)).toEqual(['weekly', 'fortnightly']);
+  expect(outboxItems()).toEqual([]);
 });
 
 test('views are fetched anew before an item leaves, so that nothing blinks out', async () => {

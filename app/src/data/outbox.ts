@@ -31,9 +31,19 @@ export type Outgoing =
 export interface OutboxItem {
   id: string;
   out: Outgoing;
-  /** The server refused it: what it said. It is kept until the keeper mends or drops it. */
+  /** The server refused it: what it said. It is kept until the keeper mends it, sends it again or drops it. */
   refused?: string;
+  /** So often the server failed over it. */
+  failed?: number;
 }
+
+/** The server has failed over one thing so often that it is taken for its fault: what stands behind it goes on. */
+const FAILINGS = 3;
+/** It answers, but can store nothing for now: what waits is sent again after so long. */
+const AGAIN_MS = 30_000;
+const FAILED_AGAIN_MS = 2000;
+/** Full disk, a disk that does not write, too much at once: not the fault of what was sent. */
+const NOT_NOW = new Set([429, 503, 507]);
 
 let database: UseStore | null = null;
 const store = (): UseStore => (database ??= createStore(apart('burrow-outbox'), 'items'));
@@ -87,7 +97,43 @@ export async function drop(id: string): Promise<void> {
   await del(id, store()).catch(() => {});
 }
 
+/** Sends what was refused once more, as it is. */
+export const sendAgain = (id: string): Promise<void> => replace(id, ({ out }) => out);
+
+/** Puts something else in the place of what was refused, and sends that. */
+export async function replace(id: string, mended: (item: OutboxItem) => Outgoing): Promise<void> {
+  const item = items.find((i) => i.id === id);
+  if (item) await keep({ id, out: mended(item) });
+  void flush();
+}
+
+/** Takes up again what was dropped. */
+export async function takeUp(item: OutboxItem): Promise<void> {
+  change([...items.filter((i) => i.id !== item.id), item].sort((a, b) => (a.id < b.id ? -1 : 1)));
+  await set(item.id, item, store()).catch(() => {});
+  void flush();
+}
+
+async function keep(item: OutboxItem): Promise<void> {
+  change(items.map((i) => (i.id === item.id ? item : i)));
+  await set(item.id, item, store()).catch(() => {});
+}
+
 let flushing: Promise<void> | null = null;
+let again: ReturnType<typeof setTimeout> | undefined;
+let held: string | null = null;
+
+/** Sends what waits again by itself. */
+function flushIn(ms: number): void {
+  clearTimeout(again);
+  again = setTimeout(() => void flush(), ms);
+}
+
+function hold(says: string | null): void {
+  if (held === says) return;
+  held = says;
+  for (const l of listeners) l();
+}
 
 /** Sends what waits, oldest first, one at a time; stops when the server cannot be reached. */
 export function flush(): Promise<void> {
@@ -109,13 +155,22 @@ async function sendAll(): Promise<void> {
     try {
       await send(item.out);
     } catch (error) {
-      if (!(error instanceof RefusedError) || error.status >= 500) return;
-      const refused = { ...item, refused: error.message };
-      const { id } = item;
-      change(items.map((i) => (i.id === id ? refused : i)));
-      await set(id, refused, store()).catch(() => {});
+      if (!(error instanceof RefusedError)) return;
+      if (NOT_NOW.has(error.status)) {
+        hold(error.message);
+        flushIn(AGAIN_MS);
+        return;
+      }
+      const failed = error.status >= 500 ? (item.failed ?? 0) + 1 : 0;
+      if (failed > 0 && failed < FAILINGS) {
+        await keep({ ...item, failed });
+        flushIn(FAILED_AGAIN_MS * failed);
+        return;
+      }
+      await keep({ ...item, refused: error.message });
       continue;
     }
+    hold(null);
     // views are fetched anew before the item leaves, so that nothing written ever blinks out
     await Promise.all([...sentListeners].map((l) => l(item.out)));
     await drop(item.id);
@@ -176,4 +231,12 @@ function subscribe(listener: () => void): () => void {
 }
 
 export const outboxItems = (): OutboxItem[] => items;
+
+/** Why the server stores nothing for now; null when nothing is known to keep it. */
+export const useHeld = (): string | null =>
+  useSyncExternalStore(
+    subscribe,
+    () => held,
+    () => held,
+  );
 export const useOutbox = (): OutboxItem[] => useSyncExternalStore(subscribe, outboxItems, outboxItems);

@@ -116,6 +116,30 @@ test('what waits is worked out with what was measured at her place and read of t
   await says(`${expected.toFixed(1)}, looks 1`);
 });
 
+test('an entry that the server refused is put right itself, and undone as it was', async () => {
+  const { facts } = await start();
+  const refusing = jest.spyOn(globalThis, 'fetch');
+  refusing.mockImplementation((async () => ({
+    ok: false,
+    status: 422,
+    json: async () => ({ error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' } }),
+  })) as never);
+  /** What waits, once the server has refused it so often. */
+  const waiting = async (times: number) => {
+    const sent = () => refusing.mock.calls.filter(([url]) => String(url).endsWith('/entries'));
+    await waitFor(() => expect(sent()).toHaveLength(times));
+    await waitFor(() => expect(outboxItems()).toMatchObject([{ refused: expect.stringMatching(/future/) }]));
+    return outboxItems()[0]?.out;
+  };
+  const written = await writeEntry(facts.queen.id, { kind: 'note', at: daysAgo(0), text: 'tomorrow' });
+  await waiting(1);
+  const mended = await amendEntry(written, { kind: 'note', at: daysAgo(1), text: 'yesterday' });
+  expect(await waiting(2)).toMatchObject({ entries: [{ id: written.id, kind: 'note', text: 'yesterday' }] });
+  await amendEntry(mended, null);
+  expect(await waiting(3)).toMatchObject({ entries: [{ id: written.id, kind: 'note', text: 'tomorrow' }] });
+  refusing.mockRestore();
+});
+
 test('ids are made where an entry is written, in the order of writing', async () => {
   const { server, facts } = await start();
   for (const text of ['one', 'two', 'three']) {

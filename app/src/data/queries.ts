@@ -20,7 +20,7 @@ import { showDatesIn } from '@/ui/dates';
 import { CLIMATE_KEY } from './climate';
 import { fetchAnew } from './fetch-anew';
 import { call } from './network';
-import { onSent, put, useOutbox, type OutboxItem, type Outgoing } from './outbox';
+import { onSent, outboxItems, put, replace, useOutbox, type OutboxItem, type Outgoing } from './outbox';
 import { newQueensIn, queenIdsOf, withPending } from './pending';
 import { projectLocally } from './projection';
 
@@ -371,17 +371,19 @@ export async function writeEntries(
   alongside: readonly Outgoing[] = [],
 ): Promise<Entry[]> {
   const loggedAt = new Date().toISOString();
-  const acts = said.map(({ queenId, body }): Entry[] => {
-    const entry = { ...body, id: v7(), queenId, loggedAt } as Entry;
-    if (body.kind !== 'brood') return [entry];
-    const { otherId } = body;
-    return [
-      entry,
-      { ...entry, ...seenByOther(body, queenId), id: twinId(entry.id), queenId: otherId } as Entry,
-    ];
-  });
+  const acts = said.map(({ queenId, body }) => actOf(queenId, v7(), body, loggedAt));
   await put(...acts.map((entries): Outgoing => ({ what: 'entries', entries })), ...alongside);
   return acts.flatMap(([entry]) => (entry ? [entry] : []));
+}
+
+/** An entry, and the same in the log of the other colony that it concerns. */
+function actOf(queenId: string, id: string, body: EntryBody, loggedAt: string): Entry[] {
+  const entry = { ...body, id, queenId, loggedAt } as Entry;
+  if (body.kind !== 'brood') return [entry];
+  return [
+    entry,
+    { ...entry, ...seenByOther(body, queenId), id: twinId(id), queenId: body.otherId } as Entry,
+  ];
 }
 
 /** What is put right or taken back: an entry, or an amendment of one; and the colony in whose log the same stands. */
@@ -389,6 +391,8 @@ export interface Amendable {
   queenId: string;
   id: string;
   otherId?: string | undefined;
+  /** It had never been sent and was put right itself: what it was before that. */
+  was?: EntryBody | undefined;
 }
 
 /** The other colony that an act concerns. */
@@ -405,9 +409,29 @@ export async function amendEntry(
   replacement: EntryBody | null,
   over: string | null = null,
 ): Promise<Amendable> {
+  const { queenId, id, was } = amended;
+  if (was && replacement === null) return amendEntry({ ...amended, was: undefined }, was);
+  const refused = replacement && refusedEntry(id);
+  if (refused) {
+    // it never reached the server: it is put right itself, and sent so
+    const entries = actOf(queenId, id, replacement, new Date().toISOString());
+    await replace(refused.item, () => ({ what: 'entries', entries }));
+    return { ...amended, was: refused.body };
+  }
   const act = amendmentsOf(amended, replacement, over);
   await put({ what: 'entries', entries: act });
   return { queenId: amended.queenId, id: act[0].id, otherId: amended.otherId };
+}
+
+/** An entry that the server refused, and under what it waits; null when it is none. */
+function refusedEntry(id: string): { item: string; body: EntryBody } | null {
+  for (const { id: item, refused, out } of outboxItems()) {
+    const entry = refused !== undefined && out.what === 'entries' ? out.entries.find((e) => e.id === id) : null;
+    if (!entry || entry.kind === 'amendment') continue;
+    const { id: _, queenId: _q, loggedAt: _l, ...body } = entry;
+    return { item, body: body as EntryBody };
+  }
+  return null;
 }
 
 /** Takes several back at once. */

@@ -3,10 +3,13 @@ import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { EXAMPLE, showExample } from '@/data/example';
-import { drop, useOutbox } from '@/data/outbox';
+import { drop, sendAgain, takeUp, useHeld, useOutbox, type OutboxItem } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { outgoingWords } from '@/words/outgoing';
 import { Button } from './Button';
+import { offerUndo } from './undo';
+import { go } from './way';
 import { Words } from './Words';
 
 const subscribe = (listener: () => void) => onlineManager.subscribe(listener);
@@ -19,7 +22,9 @@ export function Banner() {
   const items = useOutbox();
   const refused = items.filter((i) => i.refused !== undefined);
   const waiting = items.length - refused.length;
-  if (online && refused.length === 0 && !EXAMPLE) return null;
+  const held = useHeld();
+  const keptBack = online && held !== null && waiting > 0;
+  if (online && !keptBack && refused.length === 0 && !EXAMPLE) return null;
   return (
     <View role="status" style={[styles.banner, { backgroundColor: p.amberWash, borderBottomColor: p.amber }]}>
       {EXAMPLE ? (
@@ -38,18 +43,52 @@ export function Banner() {
           <Words kind="small" style={styles.fill}>
             {waiting === 0
               ? 'The server cannot be reached. You can go on: what you write is kept here and sent later.'
-              : `The server cannot be reached. ${waiting === 1 ? '1 entry is' : `${waiting} entries are`} kept here and will be sent later.`}
+              : `The server cannot be reached. ${waitingWords(waiting)} kept here and will be sent later.`}
           </Words>
         </View>
       )}
-      {refused.map((i) => (
-        <View key={i.id} style={styles.row}>
-          <Words kind="small" style={styles.fill}>{`The server refused an entry: ${i.refused}`}</Words>
-          <Button compact mode="text" onPress={() => void drop(i.id)}>
-            Drop it
-          </Button>
+      {keptBack ? (
+        <View style={styles.row}>
+          <Icon source="harddisk" size={18} color={p.amber} />
+          <Words kind="small" style={styles.fill}>
+            {`${held} ${waitingWords(waiting)} kept here and will be sent again by itself.`}
+          </Words>
         </View>
+      ) : null}
+      {refused.map((i) => (
+        <Refused key={i.id} item={i} />
       ))}
+    </View>
+  );
+}
+
+const waitingWords = (n: number): string => (n === 1 ? '1 entry is' : `${n} entries are`);
+
+/** What the server did not take: mended, sent again as it is, or dropped. What was written behind it has gone on. */
+function Refused({ item }: { item: OutboxItem }) {
+  const { out, refused } = item;
+  const entry = out.what === 'entries' ? out.entries[0] : undefined;
+  const what = outgoingWords(out);
+  const discard = async () => {
+    await drop(item.id);
+    offerUndo(`Dropped: ${what}.`, () => takeUp(item));
+  };
+  return (
+    <View>
+      <Words kind="small">{`The server did not take ${what}: ${refused}`}</Words>
+      <View style={styles.row}>
+        {entry && entry.kind !== 'amendment' ? (
+          <Button compact mode="text" onPress={() => go(`/queens/${entry.queenId}/log`)}>
+            Mend it
+          </Button>
+        ) : null}
+        <Button compact mode="text" onPress={() => void sendAgain(item.id)}>
+          Send again
+        </Button>
+        <Button compact mode="text" onPress={() => void discard()}>
+          Drop it
+        </Button>
+      </View>
     </View>
   );
 }

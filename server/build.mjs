@@ -9,7 +9,12 @@ const own = (name) => name.startsWith('@gentle-burrow/');
 
 rmSync(at('dist'), { recursive: true, force: true });
 await build({
-  entryPoints: [at('src/main.ts'), at('src/serve.ts'), at('src/jobs/project.worker.ts')],
+  entryPoints: [
+    at('src/main.ts'),
+    at('src/serve.ts'),
+    at('src/jobs/project.worker.ts'),
+    at('src/labels/print.worker.ts'),
+  ],
   outdir: at('dist'),
   entryNames: '[name]',
   bundle: true,

@@ -13,6 +13,7 @@ import type { Store } from './db/store';
 import { InputError } from '@gentle-burrow/core/quantity';
 import { Refusal, type ErrorCode } from './errors';
 import type { Views } from './jobs/views';
+import { Printer } from './labels/printer';
 import { asideRoutes } from './routes/aside';
 import { agendaRoutes } from './routes/agenda';
 import { capturesRoutes } from './routes/captures';
@@ -40,6 +41,8 @@ export interface AppOptions {
   webRoot?: string | undefined;
   /** The clock, so that tests can set it. */
   now?: () => Date;
+  /** Draws labels; in this thread when not given. */
+  printer?: Printer;
   /** Names under which it may be asked; those of this machine alone when not given. */
   hosts?: ReadonlySet<string>;
   /** Writes unexpected errors to the standard output. */
@@ -50,16 +53,20 @@ export interface Services {
   store: Store;
   views: Views;
   version: string;
+  printer: Printer;
   now: () => Date;
 }
 
 const BODY_LIMIT = 4 * 1024 * 1024;
+/** The labels of a whole shelf are asked for in one address. */
+const HEADER_LIMIT = 32 * 1024;
 
 /** Builds the server: one plugin a resource under /api, and the web application beside it. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: options.logger ? { level: 'error' } : false,
     bodyLimit: BODY_LIMIT,
+    http: { maxHeaderSize: HEADER_LIMIT },
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -88,6 +95,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     store: options.store,
     views: options.views,
     version: options.version,
+    printer: options.printer ?? new Printer(),
     now: options.now ?? (() => new Date()),
   };
   await app.register(
@@ -107,7 +115,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(photosRoutes, services);
       await api.register(exportRoutes, services);
       await api.register(asideRoutes, services);
-      api.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger());
+      // it never changes while the server runs
+      let document: string | null = null;
+      api.get('/openapi.json', { schema: { hide: true } }, async (_, reply) =>
+        reply.type('application/json; charset=utf-8').send((document ??= JSON.stringify(app.swagger()))),
+      );
       methods.refuseOthers();
     },
     { prefix: '/api' },

@@ -40,7 +40,7 @@ describe('labels', () => {
     const reader = join(__dirname, '..', 'test', 'read-pdf.mjs');
     const [first, ...more] = JSON.parse(
       execFileSync(process.execPath, [reader], { input: answer.rawPayload, encoding: 'utf8' }),
-    ) as { width: number; height: number; words: string[] }[];
+    ) as { width: number; height: number; words: string[]; dark: number[][] }[];
     expect(more).toHaveLength(1);
     // A4 in points (ISO 216: 210 × 297 mm)
     expect(first!.width).toBeCloseTo((210 / 25.4) * 72, 1);
@@ -49,6 +49,11 @@ describe('labels', () => {
     expect(first!.words).toEqual(expect.arrayContaining(['Q0', 'Q23', 'Tetramorium immigrans', day]));
     expect(first!.words).not.toContain('Q24');
     expect(more[0]!.words).toContain('Q25');
+    // the second label of the second sheet: its code is black squares, and opens her look
+    const [left, right] = [70, 140].map((mm) => (mm / 25.4) * 72) as [number, number];
+    const mine = more[0]!.dark.filter(([x0, , x1]) => x0! > left && x1! < right);
+    const squares = mine.map(([x0, y0, x1, y1]) => [x0! - left, 842 - y1!, x1! - x0!, y1! - y0!]);
+    expect(painted(squares, 4)).toBe(`http://10.0.0.5:4860/queens/${ids[25]}/look`);
   });
 
   test.each(['strip-16', 'strip-18', 'a4-5x13', 'letter-3x10'])(
@@ -97,12 +102,15 @@ describe('labels', () => {
   });
 });
 
-/** Paints the dark squares of a sheet pixel by pixel, and lets the decoder find the code. */
 function decoded(svg: string): string | undefined {
-  const perMm = 12;
   const squares = [...svg.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v([\d.]+)h-/g)].map((m) =>
     m.slice(1).map(Number),
   );
+  return painted(squares, 12);
+}
+
+/** Paints dark boxes (left, upper, width, height) pixel by pixel, so many to a unit, and lets the decoder find the code. */
+function painted(squares: number[][], perMm: number): string | undefined {
   const right = Math.max(...squares.map(([x, , w]) => x! + w!)) + 3;
   const low = Math.max(...squares.map(([, y, , h]) => y! + h!)) + 3;
   const [width, height] = [Math.ceil(right * perMm), Math.ceil(low * perMm)];

@@ -11,6 +11,7 @@ import { StartError } from './errors';
 import { KeptShelf } from './jobs/kept-shelf';
 import { WorkerPool, type Projector } from './jobs/pool';
 import { Views } from './jobs/views';
+import { drawApart, Printer } from './labels/printer';
 import { knownHosts } from './routes/guard';
 import { migrationsIn, openStore } from './start';
 
@@ -127,6 +128,7 @@ export async function serve(serving: Serving): Promise<Served> {
     logger: true,
     now,
     hosts: knownHosts(host, serving.hosts),
+    printer: new Printer(drawApart(join(here, 'print.worker.js'))),
     webRoot: serving.webRoot ?? join(serverFolder, '..', 'app', 'dist'),
   });
   const moment = () => instantOf(now().getTime());

@@ -107,6 +107,36 @@ test('asked to stop it ends, though one holds a line open and another never ends
   for (const socket of waiting) socket.destroy();
 }, 60_000);
 
+test('while labels are drawn everybody else is answered', async () => {
+  const base = await start({}).address;
+  const ids: string[] = [];
+  for (let i = 0; i < 60; i++) {
+    const one = newQueen(`L${i}`);
+    expect((await send(`${base}/api/queens`, one)).status).toBe(201);
+    ids.push(one.queen.id);
+  }
+  let printing = true;
+  // the same queens many times: as many labels as there may be at once
+  const asked = Array.from({ length: 480 }, (_, i) => ids[i % ids.length]).join(',');
+  const printed = fetch(
+    `${base}/api/labels.pdf?queens=${asked}&sheet=a4-3x8&origin=${encodeURIComponent(base)}`,
+  ).then(async (answer) => {
+    const bytes = await answer.arrayBuffer();
+    printing = false;
+    return [answer.status, bytes.byteLength] as const;
+  });
+  let answered = 0;
+  while (printing) {
+    await fetch(`${base}/api/health`);
+    if (printing) answered++;
+  }
+  const [status, bytes] = await printed;
+  expect(status).toBe(200);
+  expect(bytes).toBeGreaterThan(100_000);
+  // a server that draws by itself answers one or two, who came before it began
+  expect(answered).toBeGreaterThan(20);
+}, 120_000);
+
 describe('a data directory', () => {
   test('of a newer version is left untouched', async () => {
     const file = join(folder, 'burrow.json');

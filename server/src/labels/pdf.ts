@@ -37,16 +37,20 @@ export async function labelsPdf(
         borderColor: grayscale(0.6),
       });
     }
-    for (const m of designLabel(sheet, labels[i] as LabelText, faces)) {
-      if (m.kind !== 'text') {
-        on.drawRectangle({
-          x: pt(xMm + m.xMm),
-          y: up(m.yMm + m.heightMm),
-          width: pt(m.widthMm),
-          height: pt(m.heightMm),
-          color: grayscale(m.kind === 'dark' ? 0 : 0.8),
-        });
-      } else {
+    const marks = designLabel(sheet, labels[i] as LabelText, faces);
+    // a code is hundreds of squares: each as a drawing of its own would take many times the time and the memory
+    const boxes = marks.flatMap((m) =>
+      m.kind === 'text'
+        ? []
+        : [
+            `${m.kind === 'dark' ? 0 : 0.8} g`,
+            `${[pt(xMm + m.xMm), up(m.yMm + m.heightMm), pt(m.widthMm), pt(m.heightMm)].map((n) => n.toFixed(3)).join(' ')} re f`,
+          ],
+    );
+    const stream = pdf.context.flateStream(['q', ...boxes, 'Q'].join('\n'));
+    on.node.addContentStream(pdf.context.register(stream));
+    for (const m of marks)
+      if (m.kind === 'text')
         on.drawText(m.text, {
           x: pt(xMm + m.xMm),
           y: up(m.yMm),
@@ -54,8 +58,6 @@ export async function labelsPdf(
           font: fonts[m.face],
           color: grayscale(0),
         });
-      }
-    }
   });
   return pdf.save();
 }

@@ -2,7 +2,7 @@ import { errorSchema } from '@gentle-burrow/contract';
 import { idSchema } from '@gentle-burrow/core/facts';
 import { ledger } from '@gentle-burrow/core/founding';
 import { partAt } from '@gentle-burrow/core/housing';
-import { LABEL_SHEETS, lookAddress } from '@gentle-burrow/core/labels';
+import { LABEL_SHEETS, lookAddress, placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
 import { profilesWith, type ProfileOf } from '@gentle-burrow/core/species/catalogue';
 import type { QueenFacts } from '@gentle-burrow/core/view';
@@ -15,9 +15,6 @@ import type { LabelText } from '../labels/design';
 import { zoneOf } from '../zone';
 
 const MOST = 500;
-
-/** Fonts, codes and PDF take longer to load than all the rest of the server: only who prints waits for them. */
-const printing = () => import('../labels/printing');
 
 const asked = z.object({
   queens: z
@@ -39,11 +36,9 @@ const asked = z.object({
 });
 
 /** Labels with letter, species, day and a code that opens the queen's look, as PDF and as SVG. */
-export async function labelsRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
+export async function labelsRoutes(app: FastifyInstance, { store, printer, now }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
   const tags = ['labels'];
-  const sheetOf = (id: string) => LABEL_SHEETS.find((s) => s.id === id) as (typeof LABEL_SHEETS)[number];
-
   async function texts(ids: string[], origin: string): Promise<LabelText[]> {
     const facts = await store.queenFacts(ids);
     if (facts.length < new Set(ids).size) throw new Refusal('no-such-queen', undefined, 'queens');
@@ -65,8 +60,9 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
     },
     async (request, reply) => {
       const { queens, sheet, skip, origin } = request.query;
-      const { labelFaces, labelsPdf } = await printing();
-      const bytes = await labelsPdf(sheetOf(sheet), await texts(queens, origin), skip, labelFaces());
+      const labels = await texts(queens, origin);
+      fits(sheet, labels.length, skip);
+      const bytes = await printer.print({ as: 'pdf', sheet, labels, skip, page: 0 });
       return reply
         .type('application/pdf')
         .header('content-disposition', 'inline; filename="labels.pdf"')
@@ -85,11 +81,17 @@ export async function labelsRoutes(app: FastifyInstance, { store, now }: Service
     },
     async (request, reply) => {
       const { queens, sheet, skip, origin, page } = request.query;
-      const { labelFaces, labelsSvg } = await printing();
-      const svg = labelsSvg(sheetOf(sheet), await texts(queens, origin), skip, page, labelFaces());
-      return reply.type('image/svg+xml; charset=utf-8').send(svg as never);
+      const labels = await texts(queens, origin);
+      fits(sheet, labels.length, skip);
+      const svg = await printer.print({ as: 'svg', sheet, labels, skip, page });
+      return reply.type('image/svg+xml; charset=utf-8').send(Buffer.from(svg) as never);
     },
   );
+}
+
+/** @throws InputError when more are left out than the sheet has */
+function fits(sheet: string, n: number, skip: number): void {
+  placeLabels(LABEL_SHEETS.find((s) => s.id === sheet) as LabelSheet, n, skip);
 }
 
 function labelOf(

@@ -1,5 +1,5 @@
 import swagger from '@fastify/swagger';
-import Fastify, { type FastifyError, type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyError, type FastifyInstance, type FastifyReply } from 'fastify';
 import {
   hasZodFastifySchemaValidationErrors,
   jsonSchemaTransform,
@@ -67,6 +67,12 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     logger: options.logger ? { level: 'error' } : false,
     bodyLimit: BODY_LIMIT,
     http: { maxHeaderSize: HEADER_LIMIT },
+    // addresses that are none come to no route
+    frameworkErrors(error, _request, reply) {
+      const refusal = toRefusal(error);
+      // no route, so no schema of what it answers
+      void (reply as unknown as FastifyReply).code(refusal.status).send(refusal.body());
+    },
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -129,6 +135,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
 }
 
 const BY_FASTIFY_CODE: Record<string, ErrorCode> = {
+  FST_ERR_BAD_URL: 'not-found',
+  FST_ERR_MAX_PARAM_LENGTH: 'not-found',
   FST_ERR_CTP_INVALID_MEDIA_TYPE: 'wrong-type',
   FST_ERR_CTP_BODY_TOO_LARGE: 'too-large',
   FST_ERR_CTP_INVALID_JSON_BODY: 'bad-json',

@@ -18,7 +18,7 @@ import {
 } from '@gentle-burrow/core/climate';
 import { DAY_MS } from '@gentle-burrow/core/quantity';
 import { batchOf, columnsOfBatch, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
-import { and, asc, between, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, between, desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { Refusal } from '../errors';
 import type { Db } from './open';
 import * as t from './schema';
@@ -182,6 +182,29 @@ const DAY_COLUMNS = {
   readings: t.readingDays.readings,
 };
 
+/** So many days are read at once: fewer questions, and never much in memory. */
+const DAYS_AT_ONCE = 32;
+
+/** Days of readings one after the other, probe by probe; those of one probe between two moments when they are given. */
+async function* storedDays(
+  db: Db,
+  of?: SQL,
+): AsyncGenerator<{ probeId: string; day: number; columns: Columns }> {
+  let behind: SQL | undefined;
+  for (;;) {
+    const rows = await db
+      .select({ probeId: t.readingDays.probeId, day: t.readingDays.day, readings: t.readingDays.readings })
+      .from(t.readingDays)
+      .where(and(of, behind))
+      .orderBy(asc(t.readingDays.probeId), asc(t.readingDays.day))
+      .limit(DAYS_AT_ONCE);
+    for (const { probeId, day, readings } of rows) yield { probeId, day, columns: unpacked(day, readings) };
+    const last = rows[DAYS_AT_ONCE - 1];
+    if (!last) return;
+    behind = sql`(${t.readingDays.probeId}, ${t.readingDays.day}) > (${last.probeId}::uuid, ${last.day})`;
+  }
+}
+
 /** Every reading of a probe between two moments, a day at a time. */
 export async function* readingsBetween(
   db: Db,
@@ -189,18 +212,7 @@ export async function* readingsBetween(
   fromMs: number,
   toMs: number,
 ): AsyncGenerator<Columns> {
-  const days = await db
-    .select({ day: t.readingDays.day })
-    .from(t.readingDays)
-    .where(ofProbe(probeId, fromMs, toMs))
-    .orderBy(asc(t.readingDays.day));
-  for (const { day } of days) {
-    const [row] = await db
-      .select({ readings: t.readingDays.readings })
-      .from(t.readingDays)
-      .where(and(eq(t.readingDays.probeId, probeId), eq(t.readingDays.day, day)));
-    if (row) yield unpacked(day, row.readings);
-  }
+  for await (const { columns } of storedDays(db, ofProbe(probeId, fromMs, toMs))) yield columns;
 }
 
 /** Lowest, mean and highest of each column of a chart: from days, hours or the readings, by how wide a column is. */
@@ -263,11 +275,5 @@ export async function latestOf(db: Db): Promise<Latest[]> {
 
 /** Every reading there is, in batches as they were sent: a day and probe each. */
 export async function* allReadings(db: Db): AsyncGenerator<ReadingBatch> {
-  const days = await db
-    .select({ probeId: t.readingDays.probeId, day: t.readingDays.day })
-    .from(t.readingDays)
-    .orderBy(t.readingDays.probeId, asc(t.readingDays.day));
-  for (const { probeId, day } of days)
-    for await (const columns of readingsBetween(db, probeId, day * DAY_MS, (day + 1) * DAY_MS))
-      yield batchOf(probeId, columns);
+  for await (const { probeId, columns } of storedDays(db)) yield batchOf(probeId, columns);
 }

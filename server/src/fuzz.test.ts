@@ -1,0 +1,44 @@
+import { plainGenerator } from '@gentle-burrow/core/world';
+import { hostile, type ApiDocument } from '../test/hostile';
+import { factsOf, newQueen, testServer } from './test-kit';
+
+/** What is refused is refused with a sentence. */
+function isSentence({ body }: { body: string }): boolean {
+  try {
+    return /[.!?]$/.test((JSON.parse(body) as { error: { message: string } }).error.message);
+  } catch {
+    return false;
+  }
+}
+
+/** The short form of `npm run fuzz`: what fails here fails there with the same numbers. */
+test('whatever is asked, it is answered with a sentence and never fails', async () => {
+  const server = await testServer();
+  const queens = [newQueen('A'), newQueen('B')];
+  for (const q of queens) await server.store.write(factsOf(q));
+  const { app } = server;
+  const doc = (await app.inject('/api/openapi.json')).json<ApiDocument>();
+  const known = { queens: queens.map((q) => q.queen.id), places: queens.map((q) => q.place.id) };
+  const next = hostile(doc, known, plainGenerator(7));
+  const failed: string[] = [];
+  const seen = new Map<number, number>();
+  for (let i = 0; i < 1200; i++) {
+    const { method, url, headers, body } = next();
+    const answer = await app.inject({
+      method: method as 'GET',
+      url,
+      headers,
+      ...(body === undefined ? {} : { payload: body }),
+    });
+    const { statusCode } = answer;
+    seen.set(statusCode, (seen.get(statusCode) ?? 0) + 1);
+    const told = statusCode < 400 || isSentence(answer);
+    if (statusCode >= 500 || !told)
+      failed.push(`${method} ${url.slice(0, 200)} ${body?.slice(0, 400)} → ${statusCode} ${answer.body}`);
+  }
+  expect(failed).toEqual([]);
+  // it came past the first question too
+  expect(seen.get(200)).toBeGreaterThan(50);
+  expect(seen.size).toBeGreaterThan(5);
+  await server.close();
+}, 120_000);

@@ -1,9 +1,21 @@
 // `npm run demo` and `npm start`: installs and builds what is missing or has changed, then serves.
 import { spawn } from 'node:child_process';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, rmSync, statSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './prepare.mjs';
 
+/** What this application puts into a data directory. */
+const MADE = [
+  'db',
+  'facts.jsonl',
+  'readings.jsonl',
+  'photos',
+  'quarantine',
+  'shelf.json',
+  'owner.json',
+  'lock',
+  'burrow.json',
+];
 const known = new Set(['--demo', '--fresh']);
 const flags = process.argv.slice(2);
 const unknown = flags.find((f) => !known.has(f));
@@ -25,11 +37,14 @@ if (fresh && existsSync(dataDir)) {
   if (!existsSync(join(dataDir, 'burrow.json'))) {
     fail(`${dataDir} holds no Gentle Burrow data, so it is not emptied. Check BURROW_DATA.`);
   }
-  const holder = Number(existsSync(join(dataDir, 'lock')) ? readFileSync(join(dataDir, 'lock'), 'utf8') : 0);
-  if (holder > 0 && isAlive(holder)) {
-    fail(`${dataDir} is open in process ${holder}, so it is not emptied. Stop that one first.`);
+  // who has it open gives a sign of life every other second
+  const lock = join(dataDir, 'lock');
+  if (existsSync(lock) && Date.now() - statSync(lock).mtimeMs < 10_000) {
+    fail(
+      `${dataDir} is open, or was a moment ago, so it is not emptied. Stop the server first, and wait ten seconds.`,
+    );
   }
-  for (const name of ['db', 'facts.jsonl', 'readings.jsonl', 'shelf.json', 'burrow.json']) {
+  for (const name of MADE) {
     rmSync(join(dataDir, name), { recursive: true, force: true });
   }
 }
@@ -40,15 +55,6 @@ const server = spawn(process.execPath, ['--enable-source-maps', join(root, 'serv
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));
-
-function isAlive(pid) {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-}
 
 function fail(sentence) {
   console.error(sentence);

@@ -11,6 +11,7 @@ rmSync(at('dist'), { recursive: true, force: true });
 await build({
   entryPoints: [
     at('src/main.ts'),
+    at('src/check-main.ts'),
     at('src/serve.ts'),
     at('src/jobs/project.worker.ts'),
     at('src/labels/print.worker.ts'),

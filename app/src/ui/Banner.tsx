@@ -55,12 +55,21 @@ export function Banner() {
           </Words>
         </View>
       ) : null}
-      {refused.map((i) => (
+      {refused.slice(0, SHOWN).map((i) => (
         <Refused key={i.id} item={i} />
       ))}
+      {refused.length > SHOWN ? (
+        <Words
+          kind="small"
+          soft
+        >{`And ${refused.length - SHOWN} more, which are told when these are settled.`}</Words>
+      ) : null}
     </View>
   );
 }
+
+/** More at once would push the page off the screen. */
+const SHOWN = 2;
 
 const waitingWords = (n: number): string => (n === 1 ? '1 entry is' : `${n} entries are`);
 

@@ -6,6 +6,7 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
+  statSync,
   truncateSync,
   writeFileSync,
 } from 'node:fs';
@@ -13,6 +14,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Entry } from '@gentle-burrow/core/log';
 import { v7 } from 'uuid';
+import { checkDir } from '../check';
 import { openStore } from '../start';
 import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
 import type { Store } from './store';
@@ -193,4 +195,49 @@ describe('a start does not fail on one bad thing', () => {
     expect(readdirSync(at('photos'))).toEqual([unfinished]);
     expect(readdirSync(at('quarantine'))).toHaveLength(5);
   }, 120_000);
+});
+
+describe('a check', () => {
+  const check = () => checkDir(folder, MIGRATIONS);
+  /** Every file with its content and time, so that a write would be seen. */
+  const snapshot = () =>
+    readdirSync(folder, { recursive: true, withFileTypes: true })
+      .filter((f) => f.isFile())
+      .map((f) => {
+        const path = join(f.parentPath, f.name);
+        return [path, statSync(path).mtimeMs, readFileSync(path).length];
+      });
+
+  test('of what is sound says so, counts, and writes nothing, also while it is open', async () => {
+    const before = snapshot();
+    expect(await check()).toEqual({
+      wrong: [],
+      counts: { settings: 1, place: 1, home: 1, queen: 1, entry: 4, photo: 0 },
+    });
+    expect(snapshot()).toEqual(before);
+    const { store } = await open();
+    expect((await check()).wrong).toEqual([]);
+    await store.close();
+  }, 120_000);
+
+  test('tells what a start would set aside, and leaves that to the start', async () => {
+    appendFileSync(at('facts.jsonl'), 'garbage\n{"fact":"en');
+    rmSync(at('burrow.json'));
+    writeFileSync(at('photos/holiday.jpg'), 'x');
+    const before = snapshot();
+    const { wrong } = await check();
+    expect(wrong).toEqual([
+      expect.stringMatching(/burrow\.json is missing/),
+      expect.stringMatching(/The end of facts\.jsonl was cut off/),
+      expect.stringMatching(/Line \d+ of facts\.jsonl cannot be read/),
+      expect.stringMatching(/holiday\.jpg in the folder of photos is none of ours/),
+    ]);
+    expect(snapshot()).toEqual(before);
+  }, 120_000);
+
+  test('tells what would keep it from starting, and that there is nothing', async () => {
+    writeFileSync(at('burrow.json'), '{"name":"gentle-burrow","format":99}');
+    expect((await check()).wrong).toEqual([expect.stringMatching(/written by a newer version/)]);
+    await expect(checkDir(at('nowhere'), MIGRATIONS)).rejects.toThrow(/There is no data directory/);
+  }, 60_000);
 });

@@ -1,5 +1,5 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { connect, createServer, type AddressInfo, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -136,6 +136,58 @@ test('while labels are drawn everybody else is answered', async () => {
   // a server that draws by itself answers one or two, who came before it began
   expect(answered).toBeGreaterThan(20);
 }, 120_000);
+
+/** A file system of its own, so small that it is soon full; null where there is no right to make one. */
+function smallDisk(): { path: string; gone(): void } | null {
+  const path = mkdtempSync(join(tmpdir(), 'burrow-small-'));
+  const made = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=160m', 'tmpfs', path]).status === 0;
+  const gone = () => {
+    spawnSync('umount', ['-l', path]);
+    rmSync(path, { recursive: true, force: true });
+  };
+  if (!made) gone();
+  return made ? { path, gone } : null;
+}
+
+describe('a real disk that is full', () => {
+  const disk = smallDisk();
+  afterAll(() => disk?.gone());
+  (disk ? test : test.skip)(
+    'takes nothing, is read, and goes on when there is room; then all that was acknowledged is there',
+    async () => {
+      const data = join((disk as NonNullable<typeof disk>).path, 'data');
+      const first = start({ BURROW_DATA: data });
+      const base = await first.address;
+      const one = newQueen('Small');
+      expect((await send(`${base}/api/queens`, one)).status).toBe(201);
+      const ballast = join(data, '..', 'ballast');
+      const kept: string[] = [one.intake.id];
+      const statuses: number[] = [];
+      const write = async () => {
+        const look = lookEntry(one.queen.id, 1, 3);
+        const { status } = await send(`${base}/api/entries`, look);
+        if (status === 200) kept.push(look.id);
+        statuses.push(status);
+      };
+      await write();
+      const { bavail, bsize } = statfsSync(data);
+      writeFileSync(ballast, Buffer.alloc(bavail * bsize - 3_000_000));
+      for (let i = 0; i < 5; i++) await write();
+      expect((await fetch(`${base}/api/queens/${one.queen.id}`)).status).toBe(200);
+      rmSync(ballast);
+      await write();
+      expect(statuses).toEqual([200, 507, 507, 507, 507, 507, 200]);
+      first.server.kill('SIGKILL');
+      await first.ended;
+      const again = await start({ BURROW_DATA: data }).address;
+      const { entries } = (await (await fetch(`${again}/api/queens/${one.queen.id}/entries`)).json()) as {
+        entries: { id: string }[];
+      };
+      expect(entries.map((e) => e.id).sort()).toEqual(kept.sort());
+    },
+    120_000,
+  );
+});
 
 describe('a data directory', () => {
   test('of a newer version is left untouched', async () => {

@@ -1,14 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import {
-  mkdirSync,
-  openSync,
-  closeSync,
-  readFileSync,
-  readdirSync,
-  readlinkSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { openSync, closeSync, readFileSync, readdirSync, readlinkSync, rmSync, statSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';

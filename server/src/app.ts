@@ -19,7 +19,7 @@ import { agendaRoutes } from './routes/agenda';
 import { capturesRoutes } from './routes/captures';
 import { entriesRoutes } from './routes/entries';
 import { exportRoutes } from './routes/export';
-import { guard, knownHosts } from './routes/guard';
+import { guard, knownHosts, type Knows } from './routes/guard';
 import { healthRoutes } from './routes/health';
 import { labelsRoutes } from './routes/labels';
 import { methodsAllowed } from './routes/methods';
@@ -44,7 +44,7 @@ export interface AppOptions {
   /** Draws labels; in this thread when not given. */
   printer?: Printer;
   /** Names under which it may be asked; those of this machine alone when not given. */
-  hosts?: ReadonlySet<string>;
+  knows?: Knows;
   /** Writes unexpected errors to the standard output. */
   logger?: boolean;
 }
@@ -84,7 +84,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     return reply.code(refusal.status).send(refusal.body());
   });
   await app.register(soundInput);
-  await app.register(guard, { hosts: options.hosts ?? knownHosts('localhost') });
+  await app.register(guard, { knows: options.knows ?? knownHosts('localhost') });
 
   await app.register(swagger, {
     openapi: {

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -132,7 +132,7 @@ test('too large, too many pixels, of nobody, or from tomorrow: refused with a se
   expect((await app.inject(`/api/photos/${v7()}`)).json().error).toMatchObject({ code: 'no-such-photo' });
 });
 
-test('sent twice it is kept once, as it was the first time', async () => {
+test('sent twice it is kept once; another picture under its id is refused, not dropped in silence', async () => {
   const [a, b] = await Promise.all(
     ['#ff0000', '#00ff00'].map((background) =>
       sharp({ create: { width: 30, height: 30, channels: 3, background } })
@@ -143,7 +143,10 @@ test('sent twice it is kept once, as it was the first time', async () => {
   const id = v7();
   await send(id, a as Buffer);
   const first = (await app.inject(`/api/photos/${id}`)).rawPayload;
-  expect((await send(id, b as Buffer)).statusCode).toBe(201);
+  expect((await send(id, a as Buffer)).statusCode).toBe(201);
+  const other = await send(id, b as Buffer);
+  expect([other.statusCode, other.json().error.code]).toEqual([409, 'id-taken']);
+  expect((await send(id, a as Buffer, { at: daysAgo(9) })).statusCode).toBe(409);
   expect((await app.inject(`/api/photos/${id}`)).rawPayload).toEqual(first);
 });
 
@@ -156,8 +159,15 @@ test('what a power cut took from the database is put back from the files', async
   await before.write(factsOf(her));
   const id = v7();
   await before.photos.keep({ id, queenId: her.queen.id, at: new Date(daysAgo(3)) }, await taken());
-  await before.close();
   expect(readdirSync(dir)).toEqual([expect.stringMatching(new RegExp(`^${id}.*\\.jpg$`))]);
+  // cut short by a full disk, it is written anew when it is sent again
+  const [name] = readdirSync(dir);
+  const file = join(dir, name as string);
+  const whole = readFileSync(file);
+  truncateSync(file, 200);
+  await before.photos.keep({ id, queenId: her.queen.id, at: new Date(daysAgo(3)) }, await taken());
+  expect(readFileSync(file)).toEqual(whole);
+  await before.close();
   // another was being written when the current failed
   writeFileSync(join(dir, `${v7()}.${her.queen.id}.0.jpg.part`), 'half a pic');
   // another database that knows nothing of it, nor of her

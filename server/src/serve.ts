@@ -127,7 +127,7 @@ export async function serve(serving: Serving): Promise<Served> {
     version,
     logger: true,
     now,
-    hosts: knownHosts(host, serving.hosts),
+    knows: knownHosts(host, serving.hosts),
     printer: new Printer(drawApart(join(here, 'print.worker.js'))),
     webRoot: serving.webRoot ?? join(serverFolder, '..', 'app', 'dist'),
   });

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync } from 'node:fs';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { getTableName, is, sql, Table } from 'drizzle-orm';
 import { openDataDir, type DataDir } from './db/data-dir';
@@ -60,7 +60,7 @@ export async function openStore(options: StoreOptions): Promise<{
 }
 
 /** The database; one that is damaged is set aside, and an empty one takes its place: the journal fills it. */
-async function openOrRebuild({ db, aside }: DataDir, migrationsFolder: string): Promise<OpenDb> {
+async function openOrRebuild({ root, db, aside }: DataDir, migrationsFolder: string): Promise<OpenDb> {
   const open = () => openDb({ migrationsFolder, pgliteDir: db });
   try {
     if (existsSync(db) && readdirSync(db).length > 0 && !existsSync(join(db, 'PG_VERSION')))
@@ -70,7 +70,14 @@ async function openOrRebuild({ db, aside }: DataDir, migrationsFolder: string): 
     return opened;
   } catch (error) {
     if (error instanceof StartError || refusalOfDisk(error)) throw error;
-    aside.move(db, 'db', 'The database was damaged. It was made anew from the journal.');
+    const journal = statSync(join(root, 'facts.jsonl'), { throwIfNoEntry: false });
+    aside.move(
+      db,
+      'db',
+      journal && journal.size > 0
+        ? 'The database was damaged. It was made anew from the journal; probes that send by themselves need new secrets.'
+        : 'The database was damaged, and there is no journal to make it from: it begins empty. Put back a backup of the data directory if there is one.',
+    );
     return open();
   }
 }

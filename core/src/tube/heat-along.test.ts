@@ -62,6 +62,14 @@ describe('warmth along a tube', () => {
     // of heat that reached under a tube nobody knows it cannot be told
     expect(fallMm({ ...read, matMm: -5 }, null)).toBeNull();
     expect(fallMm({ ...read, readings: read.readings.slice(0, 1) }, tube)).toBeNull();
+    // 26 °C here and the room three centimetres further, or hardly any fall at all: somebody misread
+    for (const tempC of [20.001, 25.95]) {
+      const odd = [
+        { mm: 130, tempC: 26 },
+        { mm: 100, tempC },
+      ];
+      expect(fallMm({ ...read, readings: odd }, tube)).toBeNull();
+    }
     const rising = [...read.readings].map((r, i, all) => ({ ...r, tempC: all[1 - i]?.tempC as number }));
     expect(fallMm({ ...read, readings: rising }, tube)).toBeNull();
   });

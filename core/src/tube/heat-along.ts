@@ -34,6 +34,9 @@ export interface HeatAlong {
 /** Without two readings of a mat the excess is taken to fall to 37 % in so many mm. Prior. */
 export const USUAL_LENGTH_MM = 60;
 
+/** A fall that is steeper or flatter than any glass in air shows comes of a reading that erred: no other tube is reckoned by it. Priors, mm. */
+const LIKELY_MM = { min: 10, max: 500 };
+
 const distance = ({ lengthMm }: TubeShape, matMm: number, mm: number): number =>
   Math.max(0, lengthMm - mm + matMm);
 
@@ -44,19 +47,16 @@ const fitOf = (points: readonly { mm: number; tempC: number }[], roomC: number):
 /**
  * In how many mm the excess over the room falls to 37 %, as a setting shows by itself. How far the heat lies from the tube does not matter
  * to it, so that it can be told of a tube that is not known any more, unless the heat reached under it.
- * @returns null where it was not read at two places, or does not fall from the warm end
+ * @returns null where it was not read at two places, does not fall from the warm end, or falls as no heat does
  */
 export function fallMm({ matMm, roomC, readings }: HeatSetting, tube: TubeShape | null): number | null {
   if (!tube && matMm < 0) return null;
   const furthest = Math.max(...readings.map((r) => r.mm));
   const away = (mm: number) => (tube ? distance(tube, matMm, mm) : furthest - mm);
   try {
-    return (
-      fitOf(
-        readings.map(({ mm, tempC }) => ({ mm: away(mm), tempC })),
-        roomC,
-      )?.lengthMm ?? null
-    );
+    const points = readings.map(({ mm, tempC }) => ({ mm: away(mm), tempC }));
+    const lengthMm = fitOf(points, roomC)?.lengthMm ?? null;
+    return lengthMm !== null && lengthMm >= LIKELY_MM.min && lengthMm <= LIKELY_MM.max ? lengthMm : null;
   } catch (error) {
     // the form told so when they were written
     if (error instanceof InputError) return null;

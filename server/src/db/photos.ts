@@ -73,15 +73,27 @@ export class Photos {
   }
 
   /**
-   * Keeps a picture; one that is there already stays as it is.
-   * @throws Refusal when it is no picture, too large when unpacked, or of a queen that is not known
+   * Keeps a picture; the same again changes nothing.
+   * @throws Refusal when it is no picture, too large when unpacked, of a queen that is not known, or when its id is that of another
    */
   async keep(about: PhotoFacts, bytes: Buffer): Promise<void> {
     if (!(await this.knows(about.queenId))) throw new Refusal('no-such-queen');
     if (this.files) needRoom(this.files.disk, this.files.root);
     const whole = await shrink(bytes);
+    await this.refuseOther(about, whole);
     if (this.files) await keepFile(this.files.photos, nameOf(about), whole);
     await this.store(about, whole);
+  }
+
+  /** @throws Refusal when the id is that of another picture */
+  private async refuseOther({ id, queenId, at }: PhotoFacts, whole: Buffer): Promise<void> {
+    const [kept] = await this.open.db
+      .select({ queenId: t.photos.queenId, at: t.photos.at, whole: t.photos.whole })
+      .from(t.photos)
+      .where(eq(t.photos.id, id));
+    if (!kept) return;
+    const same = kept.queenId === queenId && kept.at.getTime() === at.getTime();
+    if (!same || !whole.equals(kept.whole)) throw new Refusal('id-taken', undefined, 'id');
   }
 
   private async knows(queenId: string): Promise<boolean> {

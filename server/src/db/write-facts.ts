@@ -227,11 +227,12 @@ async function checkDepth(
   const stored = new Map<string, number>();
   const roots = amendments.map((a) => a.amends);
   // how deep what they put right lies already
+  const about = sql.identifier(t.entries.amends.name);
   const found = await tx.execute(sql`
     with recursive chain as (
-      select id as leaf, amends, 1 as depth from entries where id = any(${sql.param(`{${roots.join(',')}}`)}::uuid[])
+      select id as leaf, ${about} as above, 1 as depth from entries where id = any(${sql.param(`{${roots.join(',')}}`)}::uuid[])
       union all
-      select chain.leaf, e.amends, chain.depth + 1 from chain join entries e on e.id = chain.amends
+      select chain.leaf, e.${about}, chain.depth + 1 from chain join entries e on e.id = chain.above
       where chain.depth <= ${DEEPEST_CHAIN}
     )
     select leaf, max(depth)::int as depth from chain group by leaf`);

@@ -10,19 +10,24 @@ const EVERYWHERE = ['0.0.0.0', '::'];
 /** Whether only this machine can reach a server that listens there. */
 export const isLoopback = (host: string): boolean => LOOPBACK.includes(host) || host.startsWith('127.');
 
+/** Tells whether the server may be asked under a name. */
+export type Knows = (name: string) => boolean;
+
 /**
  * Names under which the server may be asked. A page of another site can make a browser ask a name of its own that leads here, and
  * would read what it is answered: so only names that are known are answered.
- * @param host where it listens; everywhere: by every address of this machine
+ * @param host where it listens; everywhere: by every address that this machine has just then
  * @param more further names, by commas
  */
-export function knownHosts(host: string, more = ''): Set<string> {
-  const own = EVERYWHERE.includes(host)
-    ? Object.values(networkInterfaces()).flatMap((all) => (all ?? []).map((a) => a.address))
-    : [host];
-  const told = more.split(',').map((h) => h.trim());
-  return new Set([...LOOPBACK, ...own, ...told].filter((h) => h !== '').map((h) => h.toLowerCase()));
+export function knownHosts(host: string, more = ''): Knows {
+  const everywhere = EVERYWHERE.includes(host);
+  const told = more.split(',').map((h) => h.trim().toLowerCase());
+  const names = new Set([...LOOPBACK, host.toLowerCase(), ...told.filter((h) => h !== '')]);
+  return (name) => names.has(name) || (everywhere && isIP(name) > 0 && ownAddresses().includes(name));
 }
+
+const ownAddresses = (): string[] =>
+  Object.values(networkInterfaces()).flatMap((all) => (all ?? []).map((a) => a.address.toLowerCase()));
 
 /** The name alone, without brackets and port. */
 function nameIn(header: string): string {
@@ -50,10 +55,10 @@ const PERMISSIONS =
 /** Refuses names that are not known, and tells browsers what pages of this server may do. */
 export const guard = fp(async function guard(
   app: FastifyInstance,
-  { hosts }: { hosts: ReadonlySet<string> },
+  { knows }: { knows: Knows },
 ) {
   app.addHook('onRequest', async (request) => {
-    if (!hosts.has(nameIn(request.headers.host ?? ''))) throw new Refusal('wrong-host');
+    if (!knows(nameIn(request.headers.host ?? ''))) throw new Refusal('wrong-host');
   });
   app.addHook('onSend', async (_request, reply) => {
     reply.header('x-content-type-options', 'nosniff');

@@ -24,7 +24,16 @@ test.each(['rebound.example', 'localhost.evil.example:4860', '10.0.0.7:4860', 'l
 );
 
 test('it is known by where it listens, by the addresses of the machine when it listens everywhere, and by what it is told', () => {
-  const names = ['localhost', '127.0.0.1', '::1', '192.168.1.5', 'burrow.lan', 'ants.home', '192.168.1.6', ''];
+  const names = [
+    'localhost',
+    '127.0.0.1',
+    '::1',
+    '192.168.1.5',
+    'burrow.lan',
+    'ants.home',
+    '192.168.1.6',
+    '',
+  ];
   expect(names.filter(knownHosts('192.168.1.5', 'Burrow.lan, ants.home'))).toEqual(names.slice(0, -2));
   const own = Object.values(networkInterfaces()).flatMap((all) => (all ?? []).map((a) => a.address));
   for (const address of own) expect(knownHosts('0.0.0.0')(address.toLowerCase())).toBe(true);

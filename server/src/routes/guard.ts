@@ -53,10 +53,7 @@ const PERMISSIONS =
   'camera=(self), geolocation=(), microphone=(), payment=(), usb=(), serial=(), bluetooth=()';
 
 /** Refuses names that are not known, and tells browsers what pages of this server may do. */
-export const guard = fp(async function guard(
-  app: FastifyInstance,
-  { knows }: { knows: Knows },
-) {
+export const guard = fp(async function guard(app: FastifyInstance, { knows }: { knows: Knows }) {
   app.addHook('onRequest', async (request) => {
     if (!knows(nameIn(request.headers.host ?? ''))) throw new Refusal('wrong-host');
   });

@@ -101,28 +101,29 @@ async function unitTests(projects, env = {}) {
   );
 }
 
-/** What needs no browser, with a PostgreSQL server where there is one. */
-async function unitTestsBelow() {
+/** With a PostgreSQL server where there is one. */
+async function unitTestsOfServer() {
   const postgres = startPostgres();
   if (!postgres) console.log('No PostgreSQL here: the storage suite runs on PGlite alone.');
-  await unitTests(['core', 'contract', 'server'], postgres ? { TEST_DATABASE_URL: postgres.url } : {});
+  await unitTests(['server'], postgres ? { TEST_DATABASE_URL: postgres.url } : {});
   postgres?.stop();
 }
 
 /** One core's share, and the other's: about as long. */
-async function buildAndTestBelow() {
+async function buildTestServerAndLint() {
   const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
-  await unitTestsBelow();
-  await types();
+  await unitTestsOfServer();
+  await lint();
   return built;
 }
-async function testAppAndLint() {
+async function testAppAndCoreAndTypes() {
   await unitTests(['app']);
-  await lint();
+  await unitTests(['core', 'contract']);
+  await types();
 }
 
 await ensureInstalled();
-const [built] = await Promise.all([buildAndTestBelow(), testAppAndLint()]);
+const [built] = await Promise.all([buildTestServerAndLint(), testAppAndCoreAndTypes()]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {

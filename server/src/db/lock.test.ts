@@ -69,11 +69,14 @@ test('whoever was killed leaves nothing that stands in the way', async () => {
   next.unlock();
 }, 60_000);
 
+/** Signs of life in quick succession, so that the death of one is seen soon. */
+const QUICK = { beat: 1000, dead: 3000 };
+
 test('a process number that was given out again is not taken for the owner', async () => {
   mkdirSync(join(folder, 'lock'));
   // process 1 always lives, and has never heard of this folder
   owner({ pid: 1 });
-  const next = await lockDir(folder, () => {});
+  const next = await lockDir(folder, () => {}, QUICK);
   expect(next.held()).toBe(true);
   next.unlock();
 }, 60_000);
@@ -82,9 +85,9 @@ test('an owner in another container, whose number means another process here, is
   mkdirSync(join(folder, 'lock'));
   owner({ pid: process.pid, host: 'another' });
   const signs = setInterval(() => utimesSync(join(folder, 'lock'), new Date(), new Date()), 500);
-  await expect(lockDir(folder, () => {})).rejects.toThrow(/open in process .* on another/);
+  await expect(lockDir(folder, () => {}, QUICK)).rejects.toThrow(/open in process .* on another/);
   clearInterval(signs);
-  await expect(lockDir(folder, () => {})).resolves.toBeDefined();
+  await expect(lockDir(folder, () => {}, QUICK)).resolves.toBeDefined();
 }, 60_000);
 
 test('of five that start at once on what a dead one left, one lives', async () => {

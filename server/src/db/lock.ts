@@ -17,9 +17,8 @@ interface Owner {
   pids: string;
 }
 
-/** A sign of life so often, and so long without one is dead. */
-const BEAT_MS = 2000;
-const DEAD_MS = 10_000;
+/** A sign of life so often, and so long without one is dead, ms. */
+const SIGNS = { beat: 2000, dead: 10_000 };
 
 export interface Lock {
   /** Whether it is still ours: a machine that slept may have lost it. */
@@ -33,15 +32,15 @@ export interface Lock {
  * @param lost is called when another has taken it over although this process lives
  * @throws StartError when it is open elsewhere
  */
-export async function lockDir(root: string, lost: () => void): Promise<Lock> {
+export async function lockDir(root: string, lost: () => void, signs = SIGNS): Promise<Lock> {
   const folder = join(root, 'lock');
   const ownerFile = join(root, 'owner.json');
-  if (isThere(folder)) await takeOver(root, folder, ownerFile);
+  if (isThere(folder)) await takeOver(root, folder, ownerFile, signs.dead);
   try {
     await lockfile.lock(root, {
       lockfilePath: folder,
-      stale: DEAD_MS,
-      update: BEAT_MS,
+      stale: signs.dead,
+      update: signs.beat,
       realpath: false,
       onCompromised: () => {
         if (!released) lost();
@@ -75,16 +74,16 @@ export async function lockDir(root: string, lost: () => void): Promise<Lock> {
  * what another has locked meanwhile.
  * @throws StartError when the owner lives, or another takes it over
  */
-async function takeOver(root: string, folder: string, ownerFile: string): Promise<void> {
+async function takeOver(root: string, folder: string, ownerFile: string, deadMs: number): Promise<void> {
   const owner = ownerOf(ownerFile);
-  if (!(owner && isSurelyDead(owner)) && (await givesSigns(folder))) throw openElsewhere(root, owner);
+  if (!(owner && isSurelyDead(owner)) && (await givesSigns(folder, deadMs))) throw openElsewhere(root, owner);
   const mark = join(root, `taken-over-${owner?.token ?? statOf(folder)?.ino ?? 'unknown'}`);
   try {
     closeSync(openSync(mark, 'wx'));
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
     // who made it died before anything else: long ago
-    if (Date.now() - (statOf(mark)?.mtimeMs ?? 0) < 6 * DEAD_MS) throw openElsewhere(root, owner);
+    if (Date.now() - (statOf(mark)?.mtimeMs ?? 0) < 6 * deadMs) throw openElsewhere(root, owner);
   }
   rmSync(folder, { recursive: true, force: true });
   for (const name of readdirSync(root)) {
@@ -92,17 +91,17 @@ async function takeOver(root: string, folder: string, ownerFile: string): Promis
     if (
       name.startsWith('taken-over-') &&
       old !== mark &&
-      Date.now() - (statOf(old)?.mtimeMs ?? 0) > 6 * DEAD_MS
+      Date.now() - (statOf(old)?.mtimeMs ?? 0) > 6 * deadMs
     )
       rmSync(old, { force: true });
   }
 }
 
 /** Waits for the next sign of life of whoever has it, as long as it takes to be sure. */
-async function givesSigns(folder: string): Promise<boolean> {
+async function givesSigns(folder: string, deadMs: number): Promise<boolean> {
   const first = statOf(folder)?.mtimeMs;
   // by our own clock: that of the disk may go differently
-  const until = Date.now() + DEAD_MS;
+  const until = Date.now() + deadMs;
   while (Date.now() < until) {
     await sleep(200);
     const now = statOf(folder)?.mtimeMs;

@@ -23,7 +23,7 @@ const noon = (day: string) => `${day}T12:00:00.000Z`;
 /** How many visits are told at once; the later ones are folded. */
 const FIRST = 1;
 /** So many deeds of a visit are told on a phone before the rest is folded: a page is no longer than two and a half screens. */
-const UNFOLDED = 6;
+const UNFOLDED = 4;
 
 /** As few visits as possible, each with what to have ready; then all that rests, and the keeper's own days. */
 export function Plan() {

@@ -30,7 +30,7 @@ const CODES = {
   'method-not-allowed': { status: 405, says: 'This address does not take that method.' },
   'id-taken': {
     status: 409,
-    says: 'This id belongs to something else already. Make a new id (UUID version 7).',
+    says: 'This id belongs to something else already, so it was not taken over. Write it down once more; whoever sends by a program makes a new id (UUID version 7).',
   },
   'half-told': {
     status: 422,

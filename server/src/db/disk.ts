@@ -27,9 +27,11 @@ export const DISK: Disk = {
  */
 export const RESERVE_BYTES = 40 * 1024 * 1024;
 
+export const hasRoom = (disk: Disk, folder: string): boolean => disk.free(folder) >= RESERVE_BYTES;
+
 /** @throws Refusal when there is too little room to store anything */
 export function needRoom(disk: Disk, folder: string): void {
-  if (disk.free(folder) < RESERVE_BYTES) throw new Refusal('disk-full');
+  if (!hasRoom(disk, folder)) throw new Refusal('disk-full');
 }
 
 /** Names of the system, and of the database, for a disk that has no room and for one that does not write. */

@@ -30,7 +30,7 @@ import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
 import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import { Refusal } from '../errors';
-import { needRoom, RESERVE_BYTES } from './disk';
+import { hasRoom, needRoom } from './disk';
 import type { DataFiles } from './files';
 import type { Journal, Reached } from './journal';
 import type { Db, OpenDb } from './open';
@@ -434,7 +434,7 @@ export class Store {
 
   async rememberLessons(value: Record<string, Lesson>): Promise<void> {
     // it is found out anew where there is no room for it
-    if (this.files && this.files.disk.free(this.files.root) < RESERVE_BYTES) return;
+    if (this.files && !hasRoom(this.files.disk, this.files.root)) return;
     await this.open.db
       .insert(t.settings)
       .values({ key: 'lessons', value })

@@ -16,6 +16,14 @@ function heading(text) {
   console.log(`\n— ${text}`);
 }
 
+/** How long something took, for whoever wants the whole run quicker. */
+async function timed(name, work) {
+  const began = performance.now();
+  const answer = await work();
+  console.log(`(${name}: ${((performance.now() - began) / 1000).toFixed(0)} s)`);
+  return answer;
+}
+
 /**
  * Runs a command beside others.
  * @returns whether it ended well; what it printed is kept back until it ends when it runs beside a louder one
@@ -35,7 +43,7 @@ function run(command, args, { env = {}, quiet = false } = {}) {
 }
 
 async function step(name, command, args) {
-  const { ok, said } = await run(command, args, { quiet: true });
+  const { ok, said } = await timed(name, () => run(command, args, { quiet: true }));
   console.log(`\n— ${name}\n${said}`.trimEnd());
   if (ok) passed++;
   else {
@@ -77,18 +85,20 @@ async function types() {
 async function unitTests(projects, env = {}) {
   heading(`unit tests of ${projects.join(', ')}`);
   const jestFile = join(results, `jest-${projects[0]}.json`);
-  const { ok } = await run(
-    'npx',
-    [
-      'jest',
-      '--maxWorkers=1',
-      '--selectProjects',
-      ...projects,
-      '--json',
-      `--outputFile=${jestFile}`,
-      '--silent=false',
-    ],
-    { env },
+  const { ok } = await timed(`unit tests of ${projects.join(', ')}`, () =>
+    run(
+      'npx',
+      [
+        'jest',
+        '--maxWorkers=1',
+        '--selectProjects',
+        ...projects,
+        '--json',
+        `--outputFile=${jestFile}`,
+        '--silent=false',
+      ],
+      { env },
+    ),
   );
   const jest = report(jestFile);
   count(
@@ -122,15 +132,17 @@ async function testAppAndCoreAndTypes() {
   await types();
 }
 
-await ensureInstalled();
+await timed('installation', async () => ensureInstalled());
 const [built] = await Promise.all([buildTestServerAndLint(), testAppAndCoreAndTypes()]);
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {
   const file = join(results, 'e2e.json');
-  const { ok } = await run('npx', ['playwright', 'test', '-c', 'e2e', '--reporter=list,json'], {
-    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
-  });
+  const { ok } = await timed('end-to-end tests', () =>
+    run('npx', ['playwright', 'test', '-c', 'e2e', '--reporter=list,json'], {
+      env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+    }),
+  );
   const { stats = {} } = report(file);
   count(ok, { good: (stats.expected ?? 0) + (stats.flaky ?? 0), bad: stats.unexpected ?? 0 }, 'Playwright');
 } else {

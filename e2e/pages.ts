@@ -16,6 +16,7 @@ export const PAGES = [
   '/glossary',
   '/cohort',
   '/settings',
+  '/backup',
   '/round',
   '/queens/new',
 ];

@@ -41,6 +41,14 @@ const PARTS = [
     build: () => must(process.execPath, [join('server', 'build.mjs')], 'Building the server'),
   },
   {
+    what: 'an empty database',
+    takes: 'some seconds',
+    sources: ['package-lock.json', 'server/empty-db.mjs'],
+    stamp: 'server/.empty/.built',
+    product: 'server/.empty/db.tar',
+    build: () => must(process.execPath, [join('server', 'empty-db.mjs')], 'Making an empty database'),
+  },
+  {
     what: 'the web application',
     takes: 'about a minute the first time',
     sources: [

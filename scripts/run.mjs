@@ -11,6 +11,8 @@ const MADE = [
   'readings.jsonl',
   'photos',
   'quarantine',
+  'incoming',
+  'backup.json',
   'shelf.json',
   'owner.json',
   'lock',

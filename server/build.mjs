@@ -12,6 +12,7 @@ await build({
   entryPoints: [
     at('src/main.ts'),
     at('src/check-main.ts'),
+    at('src/restore-main.ts'),
     at('src/serve.ts'),
     at('src/jobs/project.worker.ts'),
     at('src/labels/print.worker.ts'),

@@ -1,4 +1,5 @@
 export * from './aside';
+export * from './backup';
 export * from './climate';
 export * from './common';
 export * from './entries';

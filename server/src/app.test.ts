@@ -218,8 +218,11 @@ describe('resources', () => {
     const doc = (await get('/api/openapi.json')).json() as { paths: Record<string, object> };
     expect(Object.keys(doc.paths).sort()).toEqual([
       '/api/agenda.ics',
+      '/api/backup.zip',
+      '/api/bring-back',
       '/api/captures.csv',
       '/api/climate',
+      '/api/daily-backup',
       '/api/entries',
       '/api/export.jsonl',
       '/api/health',

@@ -11,11 +11,13 @@ import { refusalOfDisk } from './db/disk';
 import { refusalOfDatabase } from './db/open';
 import type { Store } from './db/store';
 import { InputError } from '@gentle-burrow/core/quantity';
+import { DailyBackups } from './backup/daily';
 import { Refusal, type ErrorCode } from './errors';
 import type { Views } from './jobs/views';
 import { Printer } from './labels/printer';
 import { asideRoutes } from './routes/aside';
 import { agendaRoutes } from './routes/agenda';
+import { backupRoutes } from './routes/backup';
 import { capturesRoutes } from './routes/captures';
 import { entriesRoutes } from './routes/entries';
 import { exportRoutes } from './routes/export';
@@ -41,6 +43,8 @@ export interface AppOptions {
   webRoot?: string | undefined;
   /** The clock, so that tests can set it. */
   now?: () => Date;
+  /** The daily backup; none by itself when not given. */
+  backups?: DailyBackups;
   /** Draws labels; in this thread when not given. */
   printer?: Printer;
   /** Names under which it may be asked; those of this machine alone when not given. */
@@ -54,6 +58,7 @@ export interface Services {
   views: Views;
   version: string;
   printer: Printer;
+  backups: DailyBackups;
   now: () => Date;
 }
 
@@ -97,12 +102,14 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     transform: jsonSchemaTransform,
   });
 
+  const now = options.now ?? (() => new Date());
   const services: Services = {
     store: options.store,
     views: options.views,
     version: options.version,
     printer: options.printer ?? new Printer(),
-    now: options.now ?? (() => new Date()),
+    backups: options.backups ?? new DailyBackups(options.store, options.version, now),
+    now,
   };
   await app.register(
     async (api) => {
@@ -121,6 +128,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(photosRoutes, services);
       await api.register(exportRoutes, services);
       await api.register(asideRoutes, services);
+      await api.register(backupRoutes, services);
       // it never changes while the server runs
       let document: string | null = null;
       api.get('/openapi.json', { schema: { hide: true } }, async (_, reply) =>

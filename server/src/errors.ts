@@ -48,6 +48,14 @@ const CODES = {
     says: 'The picture has more than 60 million pixels. Make it smaller first.',
   },
   'photo-too-large': { status: 413, says: 'The photo is larger than 16 MB. Make it smaller first.' },
+  'not-a-backup': {
+    status: 422,
+    says: 'This is neither a backup nor a log of Gentle Burrow. Choose a backup (.zip), or a log as it was taken along (.jsonl).',
+  },
+  'backup-too-large': {
+    status: 413,
+    says: 'The file is larger than 4 GB. Bring it back with npm run restore.',
+  },
   'wrong-type': { status: 415, says: 'The body is not JSON. Send it with content-type: application/json.' },
   'in-the-future': { status: 422, says: 'The date lies in the future. Correct it.' },
   'no-such-entry': { status: 422, says: 'The entry to put right is not in her log.' },

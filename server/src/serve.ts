@@ -6,6 +6,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { instantOf } from '@gentle-burrow/core/quantity';
 import { buildApp } from './app';
+import { DailyBackups } from './backup/daily';
 import { seedDemo } from './demo/seed';
 import { StartError } from './errors';
 import { KeptShelf } from './jobs/kept-shelf';
@@ -121,8 +122,10 @@ export async function serve(serving: Serving): Promise<Served> {
     version: string;
   };
   const views = new Views(store, pool, shelfFile ? new KeptShelf(shelfFile, worker) : null);
+  const backups = new DailyBackups(store, version, now);
   const app = await buildApp({
     store,
+    backups,
     views,
     version,
     logger: true,
@@ -135,6 +138,7 @@ export async function serve(serving: Serving): Promise<Served> {
   let endReady = () => {};
   const stop = async () => {
     endReady();
+    backups.end();
     // what is asked now is still answered; who only holds a line open, or never ends asking, does not keep the server from ending
     await Promise.race([app.close(), sleep(GRACE_MS, undefined, { ref: false })]);
     app.server.closeAllConnections();
@@ -149,6 +153,7 @@ export async function serve(serving: Serving): Promise<Served> {
     throw listenError(error as NodeJS.ErrnoException, host, port);
   }
   endReady = views.readyAhead(moment);
+  backups.begin();
   const address = app.server.address();
   const bound = typeof address === 'object' && address ? address.port : port;
   return { url: `http://${host}:${bound}`, replayed, aside, stop };

@@ -59,7 +59,7 @@ export class UnreachableError extends Error {}
  */
 export async function call<T>(
   path: string,
-  init?: { method: string; body: unknown } | { method: string; bytes: Blob },
+  init?: { method: string; body: unknown } | { method: string; bytes: Blob; type?: string },
 ): Promise<T> {
   if (instead) return askOther<T>(path, init);
   let response: Response;
@@ -69,7 +69,7 @@ export async function call<T>(
         ? {
             method: init.method,
             ...('bytes' in init
-              ? { headers: { 'content-type': 'application/octet-stream' }, body: init.bytes }
+              ? { headers: { 'content-type': init.type ?? 'application/octet-stream' }, body: init.bytes }
               : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
           }
         : {}),

@@ -27,6 +27,7 @@ const PART_OF: Record<string, NavPlace> = {
   records: '/records',
   kinds: '/records',
   cohort: '/records',
+  backup: '/records',
   settings: '/records',
   glossary: '/records',
 };

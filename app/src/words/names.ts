@@ -13,6 +13,7 @@ export const NAMES = {
   comparison: 'What they show',
   kinds: 'Kinds',
   settings: 'Settings',
+  backup: 'Backup and bringing back',
   words: 'Words',
   visits: 'Visits ahead',
   round: 'Go round',

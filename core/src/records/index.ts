@@ -17,5 +17,19 @@ export {
   type TakenBack,
 } from './reading-batch';
 export { recordsAt } from './measured';
-export { logOf, readFacts, type ReadLog } from './read-log';
+export { logOf, readFacts, readLine, type ReadLog } from './read-log';
+export {
+  isById,
+  isLasting,
+  isSame,
+  sortOut,
+  type ById,
+  type Contradiction,
+  type Here,
+  type KindOfFact,
+  type Numbered,
+  type RefusedLine,
+  type SortedOut,
+} from './bring-back';
+export { withoutPlace } from './withheld';
 export { askLog, type Asked } from './asked';

@@ -24,23 +24,30 @@ export interface ReadLog {
  * @throws InputError naming the line that cannot be read, or the queen whose tube or place is missing
  */
 export function readFacts(text: string): Fact[] {
-  return text.split(/\r?\n/).flatMap((line, i) => {
-    if (line.trim() === '') return [];
-    let value: unknown;
-    try {
-      value = JSON.parse(line);
-    } catch {
-      throw new InputError(`line ${i + 1}`, `Line ${i + 1} is not JSON. Was the file cut off, or edited?`);
-    }
-    const read = factSchema.safeParse(value);
-    if (read.success) return [read.data];
-    const [issue] = read.error.issues;
-    const where = issue && issue.path.length > 1 ? ` (${issue.path.slice(1).join('.')})` : '';
-    throw new InputError(
-      `line ${i + 1}`,
-      `Line ${i + 1} cannot be read${where}: ${issue?.message ?? 'it is no fact that is known here.'}`,
-    );
-  });
+  return text.split(/\r?\n/).flatMap((line, i) => readLine(line, i + 1) ?? []);
+}
+
+/**
+ * One line of an exported log; null for an empty one.
+ * @param n which line it is, counted from 1
+ * @throws InputError saying why it cannot be read
+ */
+export function readLine(line: string, n: number): Fact | null {
+  if (line.trim() === '') return null;
+  let value: unknown;
+  try {
+    value = JSON.parse(line);
+  } catch {
+    throw new InputError(`line ${n}`, `Line ${n} is not JSON. Was the file cut off, or edited?`);
+  }
+  const read = factSchema.safeParse(value);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  const where = issue && issue.path.length > 1 ? ` (${issue.path.slice(1).join('.')})` : '';
+  throw new InputError(
+    `line ${n}`,
+    `Line ${n} cannot be read${where}: ${issue?.message ?? 'it is no fact that is known here.'}`,
+  );
 }
 
 /** Puts the facts of a log together, queen by queen. */

@@ -86,14 +86,40 @@ export class Photos {
   }
 
   /** @throws Refusal when the id is that of another picture */
-  private async refuseOther({ id, queenId, at }: PhotoFacts, whole: Buffer): Promise<void> {
+  private async refuseOther(about: PhotoFacts, whole: Buffer): Promise<void> {
+    if ((await this.compare(about, whole)) === 'contradictory')
+      throw new Refusal('id-taken', undefined, 'id');
+  }
+
+  /**
+   * Keeps a picture that was kept before, as it is.
+   * @throws Refusal as `keep` does
+   */
+  async putBack(about: PhotoFacts, bytes: Buffer): Promise<void> {
+    // one of another origin is made like ours: it may tell where it was taken
+    if (!(await isOurs(bytes))) return this.keep(about, bytes);
+    if (!(await this.knows(about.queenId))) throw new Refusal('no-such-queen');
+    if (this.files) needRoom(this.files.disk, this.files.root);
+    await this.refuseOther(about, bytes);
+    if (this.files) await keepFile(this.files.photos, nameOf(about), bytes);
+    await this.store(about, bytes);
+  }
+
+  /** What a picture would be if it were put back. */
+  async compare(about: PhotoFacts, bytes: Buffer): Promise<'new' | 'same' | 'contradictory'> {
     const [kept] = await this.open.db
       .select({ queenId: t.photos.queenId, at: t.photos.at, whole: t.photos.whole })
       .from(t.photos)
-      .where(eq(t.photos.id, id));
-    if (!kept) return;
-    const same = kept.queenId === queenId && kept.at.getTime() === at.getTime();
-    if (!same || !whole.equals(kept.whole)) throw new Refusal('id-taken', undefined, 'id');
+      .where(eq(t.photos.id, about.id));
+    if (!kept) return 'new';
+    const same = kept.queenId === about.queenId && kept.at.getTime() === about.at.getTime();
+    return same && bytes.equals(kept.whole) ? 'same' : 'contradictory';
+  }
+
+  /** What pictures there are. */
+  all(): Promise<PhotoFacts[]> {
+    const { id, queenId, at } = t.photos;
+    return this.open.db.select({ id, queenId, at }).from(t.photos).orderBy(asc(t.photos.id));
   }
 
   private async knows(queenId: string): Promise<boolean> {
@@ -162,7 +188,7 @@ async function shrink(bytes: Buffer): Promise<Buffer> {
   }
 }
 
-const nameOf = ({ id, queenId, at }: PhotoFacts): string => `${id}.${queenId}.${at.getTime()}.jpg`;
+export const nameOf = ({ id, queenId, at }: PhotoFacts): string => `${id}.${queenId}.${at.getTime()}.jpg`;
 
 const UUID = '[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}';
 const NAME = new RegExp(`^(${UUID})\\.(${UUID})\\.(-?\\d+)\\.jpg$`);
@@ -170,10 +196,27 @@ const NAME = new RegExp(`^(${UUID})\\.(${UUID})\\.(-?\\d+)\\.jpg$`);
 const UNFINISHED = new RegExp(`^${UUID}\\.${UUID}\\.-?\\d+\\.jpg\\.(?:part|\\d+)$`);
 
 /** What the name of a file says; null when it is none of ours, or of no moment that a picture can be of. */
-function aboutOf(name: string): PhotoFacts | null {
+export function aboutOf(name: string): PhotoFacts | null {
   const [, id, queenId, ms] = NAME.exec(name) ?? [];
   const at = new Date(Number(ms));
   return id && queenId && isOfOurTime(at.getUTCFullYear()) ? { id, queenId, at } : null;
+}
+
+/** A whole picture, as they are kept here. */
+async function isOurs(bytes: Buffer): Promise<boolean> {
+  try {
+    const { format, width = 0, height = 0, exif, xmp, iptc } = await (await sharpOf(bytes)).metadata();
+    return (
+      format === 'jpeg' &&
+      Math.max(width, height) <= LONGEST &&
+      !exif &&
+      !xmp &&
+      !iptc &&
+      (await isWhole(bytes))
+    );
+  } catch {
+    return false;
+  }
 }
 
 async function isWhole(bytes: Buffer): Promise<boolean> {

@@ -52,11 +52,29 @@ const DAYS_FROM_DAYS = 120;
  * @throws Refusal for a probe that is not known
  */
 export async function addReadings(tx: Tx, batch: ReadingBatch): Promise<Taken> {
+  const { taken, fresh } = await besideStored(tx, batch);
+  if (fresh.length > 0)
+    await tx
+      .insert(t.readingDays)
+      .values(fresh.map((day) => rowOf(batch.probeId, day)))
+      .onConflictDoUpdate({ target: [t.readingDays.probeId, t.readingDays.day], set: EXCLUDED });
+  return taken;
+}
+
+/**
+ * What would become of readings if they were added.
+ * @throws Refusal for a probe that is not known
+ */
+export const compareReadings = async (db: Db, batch: ReadingBatch): Promise<Taken> =>
+  (await besideStored(db, batch)).taken;
+
+/** Readings beside those that are there, and the days to which they add something, whole. */
+async function besideStored(db: Db | Tx, batch: ReadingBatch): Promise<{ taken: Taken; fresh: Day[] }> {
   const { probeId } = batch;
-  const [probe] = await tx.select({ id: t.probes.id }).from(t.probes).where(eq(t.probes.id, probeId));
+  const [probe] = await db.select({ id: t.probes.id }).from(t.probes).where(eq(t.probes.id, probeId));
   if (!probe) throw new Refusal('no-such-probe', undefined, 'probeId');
   const days = byDay(columnsOfBatch(batch));
-  const rows = await tx
+  const rows = await db
     .select({ day: t.readingDays.day, readings: t.readingDays.readings })
     .from(t.readingDays)
     .where(
@@ -70,21 +88,16 @@ export async function addReadings(tx: Tx, batch: ReadingBatch): Promise<Taken> {
     );
   const stored = new Map(rows.map((r) => [r.day, unpacked(r.day, r.readings)]));
   const taken: Taken = { added: 0, known: 0, contradictory: 0, there: [] };
-  const fresh: (typeof t.readingDays.$inferInsert)[] = [];
+  const fresh: Day[] = [];
   for (const { day, columns } of days) {
     const { columns: whole, ...counts } = merged(stored.get(day) ?? null, columns);
     taken.added += counts.added;
     taken.known += counts.known;
     taken.contradictory += counts.contradictory;
     taken.there.push(...counts.there);
-    if (counts.added > 0) fresh.push(rowOf(probeId, { day, columns: whole }));
+    if (counts.added > 0) fresh.push({ day, columns: whole });
   }
-  if (fresh.length > 0)
-    await tx
-      .insert(t.readingDays)
-      .values(fresh)
-      .onConflictDoUpdate({ target: [t.readingDays.probeId, t.readingDays.day], set: EXCLUDED });
-  return taken;
+  return { taken, fresh };
 }
 
 /** Takes readings out that were written by mistake; those that are not there are no matter. */

@@ -6,6 +6,8 @@ import * as fc from 'fast-check';
 import { v7 } from 'uuid';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import { bringBack } from '../backup/bring-back';
+import { openBrought } from '../backup/read-archive';
 import { daysAgo, factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
 import type { Fact } from './facts';
 import { openFiles } from './files';
@@ -200,21 +202,12 @@ test('what was accepted comes back the same, byte for byte, from the export and 
       expect(rebuilt.setAside()).toEqual([]);
       await rebuilt.close();
 
-      const other = folder();
-      const lines = before.split('\n').slice(0, -1);
-      const isReadings = (line: string) => line.startsWith('{"fact":"readings"');
-      writeFileSync(
-        join(other, 'facts.jsonl'),
-        lines
-          .filter((l) => !isReadings(l))
-          .map((l) => `${l}\n`)
-          .join(''),
-      );
-      const values = lines
-        .filter(isReadings)
-        .map((l) => `${JSON.stringify((JSON.parse(l) as { value: unknown }).value)}\n`);
-      writeFileSync(join(other, 'readings.jsonl'), values.join(''));
-      const brought = await opened(other);
+      const log = join(folder(), 'log.jsonl');
+      writeFileSync(log, before);
+      const brought = await opened(folder());
+      const file = await openBrought(log);
+      const { refused } = await bringBack(brought, file, { take: true, prefer: 'here' });
+      expect(refused).toEqual([]);
       expect(await exported(brought)).toBe(before);
       await brought.close();
     }),

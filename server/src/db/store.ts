@@ -1,4 +1,5 @@
-import { basename } from 'node:path';
+import { existsSync, readFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
 import type { SetAside } from '@gentle-burrow/contract';
 import {
@@ -12,21 +13,15 @@ import {
   type StockMove,
   type HomePart,
 } from '@gentle-burrow/core/facts';
-import {
-  corrected,
-  effectiveEntries,
-  inOrder,
-  isWithdrawn,
-  type Entry,
-  placeIdNow,
-} from '@gentle-burrow/core/log';
+import { effectiveEntries, inOrder, isWithdrawn, referencesOf, type Entry } from '@gentle-burrow/core/log';
 import type { Columns, Rolled } from '@gentle-burrow/core/climate';
 import { LEFT_DAYS } from '@gentle-burrow/core/housing';
 import { addDays, type Instant } from '@gentle-burrow/core/quantity';
+import type { Here, Numbered, ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
-import { KINDS } from '@gentle-burrow/core/species/catalogue';
+import { isKind, KINDS } from '@gentle-burrow/core/species/catalogue';
 import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
-import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
+import writeFileAtomic from 'write-file-atomic';
 import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import { Refusal } from '../errors';
@@ -36,8 +31,19 @@ import type { Journal, Reached } from './journal';
 import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
 import * as t from './schema';
-import { allReadings, hoursOf, latestOf, readingsBetween, seriesOf, type Latest } from './readings';
+import { factsHere } from './facts-here';
+import {
+  allReadings,
+  compareReadings,
+  hoursOf,
+  latestOf,
+  readingsBetween,
+  seriesOf,
+  type Latest,
+  type Taken,
+} from './readings';
 import { OF_FACTS, OF_READINGS, replay, type Replayed } from './replay';
+import { gather, toHome, toMove, toPlace, toQueen } from './rows';
 import { writeFacts } from './write-facts';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -195,6 +201,46 @@ export class Store {
     }
   }
 
+  /** Where something may lie for a while, on the disk of the data; null with a PostgreSQL server. */
+  get root(): string | null {
+    return this.files?.root ?? null;
+  }
+
+  /** @throws Refusal when there is too little room to store anything */
+  needRoom(): void {
+    if (this.files) needRoom(this.files.disk, this.files.root);
+  }
+
+  /** What belongs to this machine, not to the log; null when nothing was kept under that name. */
+  async ofMachine(name: string): Promise<unknown> {
+    if (this.files) {
+      const file = this.fileOfMachine(name);
+      return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as unknown) : null;
+    }
+    const [row] = await this.open.db
+      .select()
+      .from(t.settings)
+      .where(eq(t.settings.key, `machine-${name}`));
+    return row?.value ?? null;
+  }
+
+  /** Beside the database, so that it outlives one that has to be made anew. */
+  async keepOfMachine(name: string, value: object): Promise<void> {
+    if (this.files) {
+      this.needRoom();
+      await writeFileAtomic(this.fileOfMachine(name), `${JSON.stringify(value, null, 1)}\n`);
+      return;
+    }
+    await this.open.db
+      .insert(t.settings)
+      .values({ key: `machine-${name}`, value })
+      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
+  }
+
+  private fileOfMachine(name: string): string {
+    return join((this.files as DataFiles).root, `${name}.json`);
+  }
+
   /** What was ever set aside because it could not be used. */
   setAside(): SetAside[] {
     return this.files?.aside.all() ?? [];
@@ -266,7 +312,7 @@ export class Store {
 
   /** A new secret of a probe takes the place of the one before. */
   async keepToken(probeId: string, hash: string, madeAt: Date): Promise<void> {
-    if (this.files) needRoom(this.files.disk, this.files.root);
+    this.needRoom();
     const row = { probeId, hash, madeAt };
     await this.open.db
       .insert(t.probeTokens)
@@ -342,6 +388,12 @@ export class Store {
     return { queen: toQueen(row.queens), home: toHome(row.homes), intake: intake?.body ?? null };
   }
 
+  async hasQueen(id: string): Promise<boolean> {
+    return (
+      (await this.open.db.select({ id: t.queens.id }).from(t.queens).where(eq(t.queens.id, id))).length > 0
+    );
+  }
+
   async hasHome(id: string): Promise<boolean> {
     return (await this.open.db.select({ id: t.homes.id }).from(t.homes).where(eq(t.homes.id, id))).length > 0;
   }
@@ -355,7 +407,7 @@ export class Store {
       .select()
       .from(t.stockMoves)
       .orderBy(asc(t.stockMoves.at), asc(t.stockMoves.id));
-    return { items, moves: moves.map((m) => ({ ...m, at: m.at.toISOString() })) };
+    return { items, moves: moves.map(toMove) };
   }
 
   /** Queens who ended not long ago, or in whose log a part was taken away, or one that had been used before was set up. */
@@ -391,24 +443,57 @@ export class Store {
     );
   }
 
-  /** Every fact, places and homes before queens, queens before entries, so that they can be read back in this order. */
+  /**
+   * Every fact, places and homes before queens, queens before entries, so that they can be read back in this order, whatever is written
+   * meanwhile.
+   */
   async *allFacts(): AsyncGenerator<Fact> {
-    yield { fact: 'settings', value: await this.settings() };
-    for (const value of await this.ownKinds()) yield { fact: 'own-kind', value };
-    for (const value of await this.places()) yield { fact: 'place', value };
-    for (const value of await this.probes()) yield { fact: 'probe', value };
-    for (const row of await this.open.db.select().from(t.homes).orderBy(asc(t.homes.id)))
-      yield { fact: 'home', value: toHome(row) };
+    // what names something else is read before it, and told after it: so it is there
+    const { items, moves } = await this.stock();
     const queens = await this.queens();
+    const probes = await this.probes();
+    const rows = await this.open.db.select().from(t.homes).orderBy(asc(t.homes.id));
+    const told = new Set<string>();
+    const first = function* <F extends 'place' | 'own-kind'>(fact: F, all: readonly { id: string }[]) {
+      for (const value of all) {
+        if (told.has(value.id)) continue;
+        told.add(value.id);
+        yield { fact, value } as unknown as Fact;
+      }
+    };
+    yield { fact: 'settings', value: await this.settings() };
+    yield* first('own-kind', await this.ownKinds());
+    yield* first('place', await this.places());
+    for (const value of probes) yield { fact: 'probe', value };
+    for (const row of rows) yield { fact: 'home', value: toHome(row) };
     for (const value of queens) yield { fact: 'queen', value };
     for (let i = 0; i < queens.length; i += 50) {
       const some = await this.entriesOf(queens.slice(i, i + 50).map((q) => q.id));
-      for (const list of some.values()) for (const value of inOrder(list)) yield { fact: 'entry', value };
+      for (const list of some.values())
+        for (const value of inOrder(list)) {
+          const { places = [], species = [] } = referencesOf(value);
+          if (species.some((id) => !isKind(id) && !told.has(id)))
+            yield* first('own-kind', await this.ownKinds());
+          if (places.some((id) => !told.has(id))) yield* first('place', await this.places());
+          yield { fact: 'entry', value };
+        }
     }
-    const stock = await this.stock();
-    for (const value of stock.items) yield { fact: 'stock-item', value };
-    for (const value of stock.moves) yield { fact: 'stock-move', value };
-    for await (const value of allReadings(this.open.db)) yield { fact: 'readings', value };
+    for (const value of items) yield { fact: 'stock-item', value };
+    for (const value of moves) yield { fact: 'stock-move', value };
+    for await (const value of allReadings(this.open.db)) {
+      // a probe that came meanwhile is of the next time
+      if (probes.some((p) => p.id === value.probeId)) yield { fact: 'readings', value };
+    }
+  }
+
+  /** What is known of what these facts are about, and of what they name. */
+  here(given: readonly Numbered[]): Promise<Here> {
+    return factsHere(this.open.db, given);
+  }
+
+  /** What a batch of readings would add. */
+  compareReadings(batch: ReadingBatch): Promise<Taken> {
+    return compareReadings(this.open.db, batch);
   }
 
   /**
@@ -461,52 +546,3 @@ async function holdsFacts(all: AsyncIterable<object>): Promise<boolean> {
   for await (const f of all) if (!('fact' in f) || f.fact !== 'settings') return true;
   return false;
 }
-
-/** A queen's facts as corrected, with the places she has stood in, the present one first. */
-function gather(
-  written: Queen,
-  first: HomePart,
-  entries: ReadonlyMap<string, Entry[]>,
-  places: ReadonlyMap<string, Place>,
-): QueenFacts {
-  const mine = entries.get(written.id) ?? [];
-  const { queen, home } = corrected({ queen: written, home: first, entries: mine });
-  const stood = new Set([queen.placeId]);
-  for (const e of mine) {
-    const body = e.kind === 'amendment' ? e.replacement : e;
-    if (body?.kind === 'move') stood.add(body.placeId);
-    if (body?.kind === 'winter' && body.plan)
-      [body.plan.placeId, body.plan.thenPlaceId].forEach((id) => stood.add(id));
-  }
-  const place = places.get(placeIdNow(queen, mine)) as Place;
-  return { queen, home, place, places: [...stood].flatMap((id) => places.get(id) ?? []), entries: mine };
-}
-
-function toQueen(r: typeof t.queens.$inferSelect): Queen {
-  return {
-    id: r.id,
-    label: r.label,
-    batch: r.batch,
-    homeId: r.homeId,
-    placeId: r.placeId,
-    lookingSchool: r.lookingSchool as LookingSchoolId | null,
-    createdAt: r.createdAt.toISOString(),
-  };
-}
-
-function toPlace(r: typeof t.places.$inferSelect): Place {
-  return {
-    id: r.id,
-    name: r.name,
-    tempC: r.tempC,
-    roomRelHumidity: r.roomRelHumidity,
-    winter:
-      r.winterUntil && r.winterThenTempC !== null
-        ? { until: r.winterUntil.toISOString(), thenTempC: r.winterThenTempC }
-        : null,
-    ...(r.spot ? { spot: r.spot } : {}),
-  };
-}
-
-const toHome = ({ id, kind, body, setUpAt }: typeof t.homes.$inferSelect): HomePart =>
-  ({ id, kind, ...body, setUpAt: setUpAt.toISOString() }) as HomePart;

@@ -39,6 +39,12 @@ export function RecordsPage() {
           says="Your methods, units, time zone and appearance."
         />
         <Way
+          to="/backup"
+          icon="safe-square-outline"
+          title={NAMES.backup}
+          says="All of it in one file, every day by itself; and in again, here or on another machine."
+        />
+        <Way
           to="/glossary"
           icon="book-open-variant"
           title={NAMES.words}

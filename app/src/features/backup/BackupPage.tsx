@@ -1,0 +1,41 @@
+import { Linking, StyleSheet } from 'react-native';
+import { Button } from '@/ui/Button';
+import { Screen } from '@/ui/Screen';
+import { Caution, Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+import { BringBack } from './BringBack';
+import { Daily } from './Daily';
+
+/** Everything out as one file, every day by itself, and in again. */
+export function BackupPage() {
+  return (
+    <Screen question="What if it were lost?" back="/records">
+      <Sheet>
+        <Words kind="heading" level={2}>
+          Everything in one file
+        </Words>
+        <Words>
+          Your log, photos, stock, places, readings and settings, with a list of what is in it and checksums.
+        </Words>
+        <Button
+          mode="outlined"
+          icon="download"
+          style={styles.left}
+          onPress={() => void Linking.openURL('/api/backup.zip')}
+        >
+          Take a whole backup
+        </Button>
+        <Caution>
+          <Words>
+            It tells exactly where queens were found. Keep it where only you can read it. The secrets of
+            probes are not in it.
+          </Words>
+        </Caution>
+      </Sheet>
+      <Daily />
+      <BringBack />
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ left: { alignSelf: 'flex-start' } });

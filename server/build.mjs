@@ -1,4 +1,5 @@
 // Bundles the server and its worker, so that it starts fast and a worker thread needs no loader.
+import { spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
@@ -13,6 +14,7 @@ await build({
     at('src/main.ts'),
     at('src/check-main.ts'),
     at('src/restore-main.ts'),
+    at('src/describe-main.ts'),
     at('src/serve.ts'),
     at('src/jobs/project.worker.ts'),
     at('src/labels/print.worker.ts'),
@@ -34,3 +36,5 @@ await build({
   external: Object.keys(dependencies).flatMap((name) => (own(name) ? [] : [name, `${name}/*`])),
   logLevel: 'warning',
 });
+const described = spawnSync(process.execPath, [at('dist/describe-main.js')], { stdio: 'inherit' });
+if (described.status !== 0) process.exit(1);

@@ -49,6 +49,8 @@ export interface AppOptions {
   printer?: Printer;
   /** Names under which it may be asked; those of this machine alone when not given. */
   knows?: Knows;
+  /** The description of the API as it was made when the server was built; made when it is first asked for when not given. */
+  description?: string | undefined;
   /** Writes unexpected errors to the standard output. */
   logger?: boolean;
 }
@@ -130,7 +132,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(asideRoutes, services);
       await api.register(backupRoutes, services);
       // it never changes while the server runs
-      let document: string | null = null;
+      let document = options.description ?? null;
       api.get('/openapi.json', { schema: { hide: true } }, async (_, reply) =>
         reply.type('application/json; charset=utf-8').send((document ??= JSON.stringify(app.swagger()))),
       );

@@ -21,6 +21,8 @@ const here = dirname(fileURLToPath(import.meta.url));
 const serverFolder = resolve(here, '..');
 const program = join(here, 'main.js');
 const worker = join(here, 'project.worker.js');
+/** Making it takes a third of a second in which nobody is answered: the build has laid it there. */
+const description = join(here, 'openapi.json');
 
 export interface Opening {
   /** Where the data lies; beside the server when not given. */
@@ -129,6 +131,7 @@ export async function serve(serving: Serving): Promise<Served> {
     views,
     version,
     logger: true,
+    description: existsSync(description) ? readFileSync(description, 'utf8') : undefined,
     now,
     knows: knownHosts(host, serving.hosts),
     printer: new Printer(drawApart(join(here, 'print.worker.js'))),

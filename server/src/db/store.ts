@@ -53,6 +53,12 @@ type WhichJournal = 'journal' | 'readings-journal';
 type OfReadings = Extract<Fact, { fact: 'readings' | 'readings-taken-back' }>;
 const ofReadings = (f: Fact): f is OfReadings => f.fact === 'readings' || f.fact === 'readings-taken-back';
 
+/** Which entries are asked for; all when nothing is said. */
+interface Which {
+  notes?: boolean;
+  kinds?: readonly Entry['kind'][];
+}
+
 /** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
 export class Store {
   readonly photos: Photos;
@@ -342,28 +348,40 @@ export class Store {
     return settingsSchema.parse(row?.value ?? {});
   }
 
-  /** @param notes without them a view is the same, for nothing is reckoned from a note */
-  async entriesOf(queenIds: readonly string[], { notes = true } = {}): Promise<Map<string, Entry[]>> {
+  /**
+   * @param notes without them a view is the same, for nothing is reckoned from a note
+   * @param kinds these alone, and whatever puts them right
+   */
+  async entriesOf(
+    queenIds: readonly string[],
+    { notes = true, kinds }: Which = {},
+  ): Promise<Map<string, Entry[]>> {
     const found = new Map<string, Entry[]>(queenIds.map((id) => [id, []]));
     if (queenIds.length === 0) return found;
     const rows = await this.open.db
       .select({ body: t.entries.body })
       .from(t.entries)
-      .where(and(inArray(t.entries.queenId, [...queenIds]), notes ? undefined : ne(t.entries.kind, 'note')))
+      .where(
+        and(
+          inArray(t.entries.queenId, [...queenIds]),
+          notes ? undefined : ne(t.entries.kind, 'note'),
+          kinds ? inArray(t.entries.kind, [...kinds, 'amendment']) : undefined,
+        ),
+      )
       .orderBy(asc(t.entries.queenId), asc(t.entries.at), asc(t.entries.id));
     for (const { body } of rows) found.get(body.queenId)?.push(body);
     return found;
   }
 
   /** All facts about these queens, in the order asked for; ids that are not known are left out. */
-  async queenFacts(queenIds: readonly string[], { notes = true } = {}): Promise<QueenFacts[]> {
+  async queenFacts(queenIds: readonly string[], which: Which = {}): Promise<QueenFacts[]> {
     if (queenIds.length === 0) return [];
     const rows = await this.open.db
       .select()
       .from(t.queens)
       .innerJoin(t.homes, eq(t.queens.homeId, t.homes.id))
       .where(inArray(t.queens.id, [...queenIds]));
-    const entries = await this.entriesOf(queenIds, { notes });
+    const entries = await this.entriesOf(queenIds, which);
     const places = new Map((await this.places()).map((p) => [p.id, p]));
     const facts = new Map(
       rows.map((r) => [r.queens.id, gather(toQueen(r.queens), toHome(r.homes), entries, places)]),

@@ -106,7 +106,9 @@ function fitted(text: string, mostMm: number, roomMm: number, width: (t: string)
 
 /** The code's dark squares, neighbours in a row as one. */
 function codeMarks(address: string, xMm: number, yMm: number, sideMm: number): Mark[] {
-  const { size, data } = QRCode.create(address, { errorCorrectionLevel: 'M' }).modules;
+  const { size, data } = QRCode.create([{ data: Buffer.from(address), mode: 'byte' }], {
+    errorCorrectionLevel: 'M',
+  }).modules;
   const mm = sideMm / size;
   const marks: Mark[] = [];
   for (let row = 0; row < size; row++) {

@@ -27,5 +27,13 @@ function face(weight: '400Regular' | '700Bold'): Face {
   const folder = dirname(require.resolve('@expo-google-fonts/atkinson-hyperlegible/package.json'));
   const bytes = new Uint8Array(readFileSync(join(folder, weight, `AtkinsonHyperlegible_${weight}.ttf`)));
   const font = fontkit.create(bytes);
-  return { bytes, width: (text) => font.layout(text).advanceWidth / font.unitsPerEm };
+  const widths = new Map<string, number>();
+  return {
+    bytes,
+    width(text) {
+      const found = widths.get(text) ?? font.layout(text).advanceWidth / font.unitsPerEm;
+      widths.set(text, found);
+      return found;
+    },
+  };
 }

@@ -1,10 +1,19 @@
+import { deflateSync } from 'node:zlib';
 import { placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import fontkit from '@pdf-lib/fontkit';
-import { grayscale, PDFDocument, type PDFPage } from 'pdf-lib';
+import { PDFDocument, PDFName } from 'pdf-lib';
 import { designLabel, type LabelText } from './design';
 import type { Faces } from './fonts';
 
 const POINTS_PER_MM = 72 / 25.4;
+const FACES = ['regular', 'bold'] as const;
+/** What is pale lies below what is dark. */
+const TONES = [
+  [0.8, 'pale'],
+  [0, 'dark'],
+] as const;
+/** A thousandth of a point is finer than any printer. */
+const fine = (n: number): number => Math.round(n * 1000) / 1000;
 
 /** The sheets as a PDF, in real size: to be printed without scaling. */
 export async function labelsPdf(
@@ -20,44 +29,41 @@ export async function labelsPdf(
     regular: await pdf.embedFont(faces.regular.bytes, { subset: true }),
     bold: await pdf.embedFont(faces.bold.bytes, { subset: true }),
   };
-  const pages: PDFPage[] = [];
+  // the same words stand on many labels: each is laid out once
+  const words = new Map<string, string>();
+  const encoded = (face: keyof Faces, text: string): string => {
+    const key = `${face} ${text}`;
+    const found = words.get(key) ?? fonts[face].encodeText(text).toString();
+    words.set(key, found);
+    return found;
+  };
   const pt = (mm: number) => mm * POINTS_PER_MM;
+  const sheets: string[][] = [];
   placeLabels(sheet, labels.length, skip).forEach(({ page, xMm, yMm }, i) => {
-    while (pages.length <= page) pages.push(pdf.addPage([pt(sheet.page.widthMm), pt(sheet.page.heightMm)]));
-    const on = pages[page] as PDFPage;
+    while (sheets.length <= page) sheets.push([]);
+    const on = sheets[page] as string[];
     // a PDF counts from the lower edge
     const up = (mm: number) => pt(sheet.page.heightMm - yMm - mm);
-    if (sheet.kind === 'strip') {
-      on.drawRectangle({
-        x: pt(xMm),
-        y: up(sheet.label.heightMm),
-        width: pt(sheet.label.widthMm),
-        height: pt(sheet.label.heightMm),
-        borderWidth: 0.3,
-        borderColor: grayscale(0.6),
-      });
-    }
+    const box = (m: { xMm: number; yMm: number; widthMm: number; heightMm: number }) =>
+      `${fine(pt(xMm + m.xMm))} ${fine(up(m.yMm + m.heightMm))} ${fine(pt(m.widthMm))} ${fine(pt(m.heightMm))} re`;
+    if (sheet.kind === 'strip') on.push(`0.3 w 0.6 G ${box({ xMm: 0, yMm: 0, ...sheet.label })} S`);
     const marks = designLabel(sheet, labels[i] as LabelText, faces);
-    // a code is hundreds of squares: each as a drawing of its own would take many times the time and the memory
-    const boxes = marks.flatMap((m) =>
-      m.kind === 'text'
-        ? []
-        : [
-            `${m.kind === 'dark' ? 0 : 0.8} g`,
-            `${[pt(xMm + m.xMm), up(m.yMm + m.heightMm), pt(m.widthMm), pt(m.heightMm)].map((n) => n.toFixed(3)).join(' ')} re f`,
-          ],
-    );
-    const stream = pdf.context.flateStream(['q', ...boxes, 'Q'].join('\n'));
-    on.node.addContentStream(pdf.context.register(stream));
+    for (const [tone, kind] of TONES) {
+      const boxes = marks.flatMap((m) => (m.kind === kind ? [box(m)] : []));
+      if (boxes.length > 0) on.push(`${tone} g`, ...boxes, 'f');
+    }
     for (const m of marks)
       if (m.kind === 'text')
-        on.drawText(m.text, {
-          x: pt(xMm + m.xMm),
-          y: up(m.yMm),
-          size: pt(m.sizeMm),
-          font: fonts[m.face],
-          color: grayscale(0),
-        });
+        on.push(
+          `0 g BT /${m.face} ${fine(pt(m.sizeMm))} Tf ${fine(pt(xMm + m.xMm))} ${fine(up(m.yMm))} Td ${encoded(m.face, m.text)} Tj ET`,
+        );
   });
+  // a sheet is hundreds of squares: each as a drawing of its own would take many times the time and the memory
+  for (const marks of sheets) {
+    const on = pdf.addPage([pt(sheet.page.widthMm), pt(sheet.page.heightMm)]);
+    for (const face of FACES) on.node.setFontDictionary(PDFName.of(face), fonts[face].ref);
+    const bytes = deflateSync(['q', ...marks, 'Q'].join('\n'));
+    on.node.addContentStream(pdf.context.register(pdf.context.stream(bytes, { Filter: 'FlateDecode' })));
+  }
   return pdf.save();
 }

@@ -17,6 +17,7 @@ export const PAGES = [
   '/cohort',
   '/settings',
   '/backup',
+  '/sheets',
   '/round',
   '/queens/new',
 ];

@@ -229,6 +229,7 @@ describe('resources', () => {
       '/api/labels.pdf',
       '/api/labels.svg',
       '/api/learned',
+      '/api/log.csv',
       '/api/own-kinds',
       '/api/own-kinds/schema.json',
       '/api/own-kinds/{id}',
@@ -254,6 +255,7 @@ describe('resources', () => {
       '/api/species',
       '/api/species/{id}',
       '/api/stock',
+      '/api/stock.csv',
       '/api/stock/items/{id}',
       '/api/stock/moves',
     ]);

@@ -30,6 +30,7 @@ import { probesRoutes } from './routes/probes';
 import { queensRoutes } from './routes/queens';
 import { settingsRoutes } from './routes/settings';
 import { soundInput } from './routes/sound-input';
+import { sheetsRoutes } from './routes/sheets';
 import { shelfRoutes } from './routes/shelf';
 import { speciesRoutes } from './routes/species';
 import { stockRoutes } from './routes/stock';
@@ -127,6 +128,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       await api.register(stockRoutes, services);
       await api.register(labelsRoutes, services);
       await api.register(capturesRoutes, services);
+      await api.register(sheetsRoutes, services);
       await api.register(photosRoutes, services);
       await api.register(exportRoutes, services);
       await api.register(asideRoutes, services);

@@ -25,5 +25,6 @@ export { KindsPage } from '@/features/kinds/KindsPage';
 export { KindPage } from '@/features/kinds/KindPage';
 export { OwnKindPage } from '@/features/kinds/OwnKindPage';
 export { RecordsPage } from '@/features/records/RecordsPage';
+export { SheetsPage } from '@/features/sheets/SheetsPage';
 export { BackupPage } from '@/features/backup/BackupPage';
 export { SettingsPage } from '@/features/settings/SettingsPage';

@@ -28,6 +28,7 @@ const PART_OF: Record<string, NavPlace> = {
   kinds: '/records',
   cohort: '/records',
   backup: '/records',
+  sheets: '/records',
   settings: '/records',
   glossary: '/records',
 };

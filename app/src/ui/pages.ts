@@ -28,6 +28,7 @@ export const PAGES = {
   kind: () => pages().then((m) => m.KindPage),
   ownKind: () => pages().then((m) => m.OwnKindPage),
   records: () => pages().then((m) => m.RecordsPage),
+  sheets: () => pages().then((m) => m.SheetsPage),
   backup: () => pages().then((m) => m.BackupPage),
   settings: () => pages().then((m) => m.SettingsPage),
 };

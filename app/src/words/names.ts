@@ -14,6 +14,7 @@ export const NAMES = {
   kinds: 'Kinds',
   settings: 'Settings',
   backup: 'Backup and bringing back',
+  sheets: 'Spreadsheets',
   words: 'Words',
   visits: 'Visits ahead',
   round: 'Go round',

@@ -19,6 +19,12 @@ export function dayOf(at: Instant, zone: Zone): CalendarDay {
   return calendarDay(d.getFullYear(), d.getMonth() + 1, d.getDate());
 }
 
+/** What a clock shows at a moment for a keeper in this zone, hh:mm. */
+export function clockOf(at: Instant, zone: Zone): string {
+  const d = inZone(msOf(at), zone);
+  return `${String(d.getHours()).padStart(2, '0')}:${String(d.getMinutes()).padStart(2, '0')}`;
+}
+
 /** The moment at which a calendar day begins in this zone. */
 export function startOfDay(day: CalendarDay, zone: Zone): Instant {
   const [year, month, date] = partsOf(day);

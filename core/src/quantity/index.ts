@@ -3,6 +3,7 @@ export {
   addCalendarDays,
   calendarDay,
   calendarDaysBetween,
+  clockOf,
   dayOf,
   isZone,
   startOfDay,

@@ -1,11 +1,11 @@
 import { dayOf } from '@gentle-burrow/core/quantity';
 import { captureRecords, DARWIN_CORE_TERMS, PLACE_CHOICES } from '@gentle-burrow/core/records';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
-import { stringify } from 'csv-stringify/sync';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Services } from '../app';
+import { csvOf, figure } from '../csv';
 import { zoneOf } from '../zone';
 
 /** The captures as Darwin Core occurrences, CSV after RFC 4180. Places are withheld unless they are asked for. */
@@ -28,7 +28,10 @@ export async function capturesRoutes(app: FastifyInstance, { store, now }: Servi
         .type('text/csv; charset=utf-8')
         .header('content-disposition', `attachment; filename="captures-${day}.csv"`)
         .send(
-          stringify(records, { header: true, columns: [...DARWIN_CORE_TERMS], record_delimiter: '\r\n' }),
+          csvOf(
+            DARWIN_CORE_TERMS,
+            records.map((r) => Object.fromEntries(Object.entries(r).map(([k, v]) => [k, figure(v)]))),
+          ),
         );
     },
   );

@@ -1,5 +1,5 @@
 import type { ReadingsTaken } from '@gentle-burrow/contract';
-import { DATE_ORDERS, lengthOf, type DateOrder, type Mapping } from '@gentle-burrow/core/climate';
+import { DATE_ORDERS, lengthOf, type Mapping } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
 import { useRef } from 'react';
@@ -13,15 +13,8 @@ import { Fault, TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
+import { ORDER_WORDS } from '@/words/date-orders';
 import { useImport, type ReadFile } from './use-import';
-
-const ORDERS: Record<DateOrder, string> = {
-  'year-month-day': 'Year, month, day',
-  'day-month-year': 'Day, month, year',
-  'month-day-year': 'Month, day, year',
-  'unix-seconds': 'Seconds since 1970',
-  'unix-milliseconds': 'Milliseconds since 1970',
-};
 
 /** A logger's file: chosen, its columns seen and put right, its rows read, and what can be used of it kept. */
 export function ImportReadings({ probe }: { probe: Probe }) {
@@ -171,7 +164,7 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
         {column('Time, when it stands apart', mapping.clock, (clock) => change({ clock }))}
         <Choice
           label="How dates are written"
-          options={DATE_ORDERS.map((value) => ({ value, label: ORDERS[value] }))}
+          options={DATE_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
           value={mapping.order}
           onChange={(order) => change({ order })}
         />
@@ -227,7 +220,7 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
 function mappingText(m: Mapping, names: readonly string[]): string {
   const of = (c: number) => `“${names[c] ?? c + 1}”`;
   const parts = [
-    `Dates from ${of(m.time)}${m.clock === null ? '' : ` and ${of(m.clock)}`} as ${ORDERS[m.order].toLowerCase()}`,
+    `Dates from ${of(m.time)}${m.clock === null ? '' : ` and ${of(m.clock)}`} as ${ORDER_WORDS[m.order].toLowerCase()}`,
     m.temp === null ? '' : `temperature from ${of(m.temp)} in °${m.tempUnit}`,
     m.rh === null
       ? 'no humidity'

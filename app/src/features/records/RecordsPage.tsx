@@ -45,6 +45,12 @@ export function RecordsPage() {
           says="All of it in one file, every day by itself; and in again, here or on another machine."
         />
         <Way
+          to="/sheets"
+          icon="table"
+          title={NAMES.sheets}
+          says="Log, captures and stock as tables; and a log that you kept in one, read in."
+        />
+        <Way
           to="/glossary"
           icon="book-open-variant"
           title={NAMES.words}

@@ -19,10 +19,13 @@ export {
 } from './day';
 export { guessMapping } from './guess';
 export { readingsOfLines } from './lines';
+export { wallClock, type WallClock } from './local-time';
 export { lowestAndHighest } from './min-max';
 export { readingFault, type Reading } from './reading';
 export {
   DATE_ORDERS,
+  momentOf,
+  numberOf,
   rowReader,
   type DateOrder,
   type Mapping,

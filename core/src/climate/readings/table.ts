@@ -134,7 +134,17 @@ const DATE: Record<'year-month-day' | 'day-month-year' | 'month-day-year', RegEx
 const CLOCK =
   /^(?<h>\d{1,2}):(?<min>\d{2})(?::(?<s>\d{2})(?:[.,](?<ms>\d{1,3})\d*)?)?\s*(?<half>[ap]\.?m\.?)?\s*(?<offset>Z|[+-]\d{2}:?\d{2})?$/i;
 
-function momentOf(row: readonly string[], mapping: Mapping, clock: WallClock): number | string {
+/**
+ * The moment that a row tells.
+ * @param otherwise what stands for the time of day where there is none; without it such a row tells no moment
+ * @returns milliseconds since 1970; a sentence where it tells none
+ */
+export function momentOf(
+  row: readonly string[],
+  mapping: Pick<Mapping, 'time' | 'clock' | 'order' | 'zone'>,
+  clock: WallClock,
+  otherwise?: string,
+): number | string {
   const text = (row[mapping.time] ?? '').trim();
   if (text === '') return 'It has no date and time.';
   if (mapping.order === 'unix-seconds' || mapping.order === 'unix-milliseconds') {
@@ -145,7 +155,8 @@ function momentOf(row: readonly string[], mapping: Mapping, clock: WallClock): n
   const date = DATE[mapping.order].exec(text)?.groups;
   if (!date)
     return `“${short(text)}” is not a date in the order ${mapping.order.replaceAll('-', ', ')}. Check the column and the order.`;
-  const time = (mapping.clock === null ? (date.clock ?? '') : (row[mapping.clock] ?? '')).trim();
+  const told = (mapping.clock === null ? (date.clock ?? '') : (row[mapping.clock] ?? '')).trim();
+  const time = told === '' && otherwise !== undefined ? otherwise : told;
   const at = time === '' ? null : (CLOCK.exec(time)?.groups ?? null);
   if (!at) return `“${short(time || text)}” has no time of day. Say in which column it stands.`;
   const year = Number(date.y) + ((date.y as string).length === 2 ? 2000 : 0);

@@ -104,10 +104,17 @@ function fitted(text: string, mostMm: number, roomMm: number, width: (t: string)
   return { sizeMm: LEAST_TEXT_MM, shown: `${shown.trimEnd()}…` };
 }
 
+/**
+ * Which of the eight patterns is laid over a code. Any can be read; to try which has the fewest look-alikes takes a third of the time of
+ * a sheet, and an address that ends in a random id has none that is best.
+ */
+const MASK = 3;
+
 /** The code's dark squares, neighbours in a row as one. */
 function codeMarks(address: string, xMm: number, yMm: number, sideMm: number): Mark[] {
   const { size, data } = QRCode.create([{ data: Buffer.from(address), mode: 'byte' }], {
     errorCorrectionLevel: 'M',
+    maskPattern: MASK,
   }).modules;
   const mm = sideMm / size;
   const marks: Mark[] = [];

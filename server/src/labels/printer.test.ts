@@ -1,11 +1,13 @@
 import type { PrintJob } from './printing';
-import { Printer } from './printer';
+import { Printer, type Drawer } from './printer';
 
 const job = (skip: number): PrintJob => ({ as: 'svg', sheet: 'a4-3x8', labels: [], skip, page: 0 });
 
+const printing = (draw: Drawer['draw']) => new Printer({ draw, ready() {} });
+
 test('the same sheet again is not drawn again; of many the last are kept', async () => {
   const drawn: number[] = [];
-  const printer = new Printer(async ({ skip }) => {
+  const printer = printing(async ({ skip }) => {
     drawn.push(skip);
     return new Uint8Array([skip]);
   });
@@ -18,7 +20,7 @@ test('the same sheet again is not drawn again; of many the last are kept', async
 test('one is drawn after the other, and what went wrong is tried anew', async () => {
   let busy = 0;
   let fail = true;
-  const printer = new Printer(async ({ skip }) => {
+  const printer = printing(async ({ skip }) => {
     busy++;
     expect(busy).toBe(1);
     await new Promise((r) => setTimeout(r, 5));

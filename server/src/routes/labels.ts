@@ -71,6 +71,7 @@ export async function labelsRoutes(app: FastifyInstance, { store, printer, now }
     },
     async (request, reply) => {
       const { queens, sheet, skip, origin } = request.query;
+      printer.ready();
       const labels = await texts(queens, origin);
       fits(sheet, labels.length, skip);
       const bytes = await printer.print({ as: 'pdf', sheet, labels, skip, page: 0 });

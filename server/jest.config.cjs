@@ -1,1 +1,5 @@
-module.exports = { ...require('../jest.node.cjs')('server'), globalSetup: './jest-setup.cjs', setupFiles: ['./jest-setup-each.cjs'] };
+module.exports = {
+  ...require('../jest.node.cjs')('server'),
+  globalSetup: './jest-setup.cjs',
+  setupFiles: ['./jest-setup-each.cjs'],
+};

@@ -1,6 +1,8 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { expect, seriousFaults, test } from '../burrow';
 
 let folder: string;
@@ -82,4 +84,17 @@ test('a file that is no backup, and a log with lines that cannot be read, say so
   await expect(page.getByText(/^Line 4: It is not JSON/)).toBeVisible();
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByText(/^Brought back: 17 queens/)).toBeVisible();
+});
+
+test('a backup is brought back into a directory of its own by the command line @wide', async ({ demo }) => {
+  const file = join(folder, 'shelf.zip');
+  writeFileSync(file, Buffer.from(await (await fetch(`${demo.url}/api/backup.zip`)).arrayBuffer()));
+  const program = fileURLToPath(new URL('../../server/dist/restore-main.js', import.meta.url));
+  const restore = (...args: string[]) =>
+    execFileSync(process.execPath, [program, file, '--into', join(folder, 'data'), ...args], {
+      encoding: 'utf8',
+    });
+  expect(restore('--look')).toMatch(/queens: 17 new, 0 the same, 0 told otherwise/);
+  expect(restore()).toMatch(/queens: 17 new[^]*Taken:[^]*queens: 17 new/);
+  expect(restore()).toMatch(/Taken:[^]*queens: 0 new, 17 the same, 0 told otherwise/);
 });

@@ -42,8 +42,8 @@ test('queens and a log that were kept in a spreadsheet are read in, and a second
   await expect(page.getByText('2 rows can be read.')).toBeVisible();
   await page.getByRole('button', { name: 'See what is new' }).click();
   await expect(page.getByRole('row', { name: /^Queens 2 0 0/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(page.getByText(/^Brought back: 2 queens/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write it down here' }).click();
+  await expect(page.getByText(/^Written down: 2 queens/)).toBeVisible();
   await page.getByRole('button', { name: 'Read another one in' }).click();
 
   await readIn(page, /^A log/, table('looks.csv', LOG));
@@ -53,8 +53,8 @@ test('queens and a log that were kept in a spreadsheet are read in, and a second
   await expect(page.getByText(/^Row 6: .*not in the calendar/)).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   await page.getByRole('button', { name: 'See what is new' }).click();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(page.getByText(/^Brought back: 3 entries/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write it down here' }).click();
+  await expect(page.getByText(/^Written down: 3 entries/)).toBeVisible();
   expect(await entriesOf(burrow, 'K1')).toMatchObject([
     { kind: 'intake', where: 'Millrace Meadow' },
     { kind: 'look', eggs: { low: 5, high: 5 }, text: 'first eggs' },
@@ -97,8 +97,8 @@ test('a table that cannot be read says why, and columns are put right by hand @p
   await expect(page.getByText('One row can be read.')).toBeVisible();
   await expect(page.getByText(/^Row 3: “x” is not a number of pieces/)).toBeVisible();
   await page.getByRole('button', { name: 'See what is new' }).click();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(page.getByText(/^Brought back: 1 things in stock/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write it down here' }).click();
+  await expect(page.getByText(/^Written down: 1 things in stock/)).toBeVisible();
   const { levels } = await burrow.api<{ levels: { item: { name: string }; count: number }[] }>('/stock');
   expect(levels.map((l) => [l.item.name, l.count])).toEqual([['Cotton', 7]]);
 });

@@ -207,7 +207,7 @@ function captureRow({ cell, figure, at, context, before }: Row): Fact[] {
     found: foundIn(cell('found')),
     species: {
       profileId: kind.id,
-      sure: 'likely',
+      sure: kind.level === 'species' ? 'likely' : 'guess',
       ...(name !== '' && kind.level !== 'species' ? { called: name.slice(0, 120) } : {}),
     },
     ...(cell('where') === '' ? {} : { where: cell('where') }),

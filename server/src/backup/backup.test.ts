@@ -1,8 +1,16 @@
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  createWriteStream,
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { createWriteStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import type { BroughtBack } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';

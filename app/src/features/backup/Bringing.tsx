@@ -13,13 +13,25 @@ import { Words } from '@/ui/Words';
 import { contradictionText, freshOf, otherwiseOf, THINGS } from './backup-text';
 import type { useBringBack } from './use-bring-back';
 
+/** What it is called to take what a file holds. */
+export interface DeedWords {
+  deed: string;
+  done: string;
+}
+const BROUGHT_BACK: DeedWords = { deed: 'Bring it back', done: 'Brought back' };
+
 interface BringingProps {
   bringing: ReturnType<typeof useBringBack>;
+  words?: DeedWords;
   onLeave(): void;
 }
 
 /** A file while it is looked at, shown, and taken. */
-export function Bringing({ bringing: { state, prefer, take }, onLeave }: BringingProps) {
+export function Bringing({
+  bringing: { state, prefer, take },
+  words = BROUGHT_BACK,
+  onLeave,
+}: BringingProps) {
   return (
     <>
       <View role="status" aria-live="polite" style={styles.form}>
@@ -40,11 +52,12 @@ export function Bringing({ bringing: { state, prefer, take }, onLeave }: Bringin
               : state.reason}
           </Fault>
         ) : null}
-        {state.is === 'taken' ? <Taken taken={state.taken} prefer={state.prefer} /> : null}
+        {state.is === 'taken' ? <Taken taken={state.taken} prefer={state.prefer} done={words.done} /> : null}
       </View>
       {state.is === 'found' ? (
         <Found
           name={state.file.name}
+          deed={words.deed}
           found={state.found}
           prefer={state.prefer}
           onPrefer={prefer}
@@ -58,6 +71,7 @@ export function Bringing({ bringing: { state, prefer, take }, onLeave }: Bringin
 
 interface FoundProps {
   name: string;
+  deed: string;
   found: BroughtBack;
   prefer: Preference;
   onPrefer(prefer: Preference): void;
@@ -70,7 +84,7 @@ const PREFER: { value: Preference; label: string; hint: string }[] = [
   { value: 'file', label: 'As in the file', hint: 'for places, names, settings and the like' },
 ];
 
-function Found({ name, found, prefer, onPrefer, onLeave, onTake }: FoundProps) {
+function Found({ name, deed, found, prefer, onPrefer, onLeave, onTake }: FoundProps) {
   const fresh = freshOf(found);
   const changes = found.contradictions.some((c) => !c.lasting);
   const takes = fresh > 0 || (prefer === 'file' && changes);
@@ -113,7 +127,7 @@ function Found({ name, found, prefer, onPrefer, onLeave, onTake }: FoundProps) {
         </Button>
         {takes ? (
           <Button mode="contained" onPress={onTake}>
-            Bring it back
+            {deed}
           </Button>
         ) : null}
       </View>
@@ -169,7 +183,7 @@ function Refused({ found: { refused, refusedCount } }: { found: BroughtBack }) {
   );
 }
 
-function Taken({ taken, prefer }: { taken: BroughtBack; prefer: Preference }) {
+function Taken({ taken, prefer, done }: { taken: BroughtBack; prefer: Preference; done: string }) {
   const parts = taken.counts
     .filter((c) => c.fresh > 0)
     .map((c) => `${c.fresh.toLocaleString('en')} ${THINGS[c.what].toLowerCase()}`);
@@ -181,7 +195,7 @@ function Taken({ taken, prefer }: { taken: BroughtBack; prefer: Preference }) {
     <>
       <Words kind="bold">
         {parts.length > 0
-          ? `Brought back: ${parts.join(', ')}.${replaced}`
+          ? `${done}: ${parts.join(', ')}.${replaced}`
           : `Nothing was new: all of it is here already.${replaced}`}
       </Words>
       {taken.counts.some((c) => c.what === 'probe' && c.fresh > 0) ? (

@@ -25,6 +25,8 @@ const KINDS: { value: SheetKind; label: string; hint: string }[] = [
   { value: 'stock', label: 'Stock', hint: 'a row a thing, counted' },
 ];
 
+const WRITTEN_DOWN = { deed: 'Write it down here', done: 'Written down' };
+
 /** A table that was kept elsewhere: its columns are seen and put right, and nothing is taken before it is shown. */
 export function ReadIn() {
   const input = useRef<HTMLInputElement>(null);
@@ -78,7 +80,7 @@ export function ReadIn() {
           }
         />
       ) : null}
-      <Bringing bringing={bringing} onLeave={again} />
+      <Bringing bringing={bringing} words={WRITTEN_DOWN} onLeave={again} />
       {bringing.state.is === 'taken' && state.is === 'open' ? (
         <Button mode="outlined" style={styles.left} onPress={again}>
           Read another one in
@@ -111,6 +113,8 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
     return name === '' ? `Column ${c + 1}` : `${c + 1}: ${name}`;
   });
   const used = FIELDS[kind].filter((f) => mapping.columns[f.id] !== null);
+  // the first column is the widest
+  used.sort((a, b) => Number(b.id === 'date') - Number(a.id === 'date'));
   const zoneFault = isZone(mapping.zone) ? undefined : 'This is no time zone. Write one like Europe/Berlin.';
   return (
     <View style={styles.form}>
@@ -179,6 +183,12 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
           onChange={(decimal) => onMap({ ...mapping, decimal })}
         />
       </Fold>
+      {kind === 'captures' ? (
+        <Words>
+          Each gets a usual tube, with its water as on the day she was taken in. Put her home right on her
+          page where it is another.
+        </Words>
+      ) : null}
       {kind === 'captures' && places.length > 1 ? (
         <Choice
           label="Where they stand"

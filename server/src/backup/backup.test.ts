@@ -204,14 +204,18 @@ describe('a damaged file', () => {
     const stranger = lookEntry(v7(), 3, 2);
     lines.splice(1, 0, '{"fact":"entry","val', JSON.stringify({ fact: 'dance', value: {} }));
     lines.push(JSON.stringify({ fact: 'entry', value: stranger }));
+    // what a database cannot store
+    const odd = { ...lookEntry(one.queen.id, 2, 1), text: 'a\u0000b' };
+    lines.push(JSON.stringify({ fact: 'entry', value: odd }));
     writeFileSync(at('torn.jsonl'), `\uFEFF${lines.join('\r\n')}`);
     const found = told(await send(there, 'torn.jsonl', 'take=yes'));
     expect(found.refused.map((r) => `${r.where}: ${r.reason}`)).toEqual([
       expect.stringMatching(/^Line 2: It is not JSON/),
       expect.stringMatching(/^Line 3: It cannot be read.*no fact that is known here/),
+      expect.stringMatching(/^Line \d+: A text holds a character that is none/),
       expect.stringMatching(/^Line \d+: Its queen is neither here nor in the file/),
     ]);
-    expect(found.refusedCount).toBe(3);
+    expect(found.refusedCount).toBe(4);
     expect(await exported(there.store)).toBe(await exported(here.store));
   });
 

@@ -11,8 +11,10 @@ import {
   type SortedOut,
 } from '@gentle-burrow/core/records';
 import type { Fact } from '../db/facts';
+import { refusalOf } from '../db/replay';
 import type { Store } from '../db/store';
 import { Refusal } from '../errors';
+import { mustBeSound } from '../routes/sound-input';
 import { unhurried } from '../unhurried';
 import type { Brought, BroughtLine } from './read-archive';
 
@@ -172,9 +174,11 @@ function factIn({ line, text }: BroughtLine): Numbered | RefusedLine {
   if (text === null) return { line, reason: 'The line is longer than any that is written here.' };
   try {
     const fact = readLine(text, line);
+    mustBeSound(fact);
     return fact ? { line, fact } : { line, reason: 'The line is empty.' };
   } catch (error) {
     if (error instanceof InputError) return { line, reason: error.message.replace(/^Line \d+ /, 'It ') };
+    if (error instanceof Refusal) return { line, reason: error.message };
     throw error;
   }
 }
@@ -234,9 +238,9 @@ async function write(
 }
 
 /** What a fact itself is refused for; that nothing can be written just now is none of its own. */
-function itsOwn(error: unknown): Refusal {
-  if (error instanceof Refusal && error.status < 500) return error;
-  throw error;
+function itsOwn(error: unknown): Error {
+  if (error instanceof Refusal && error.status >= 500) throw error;
+  return refusalOf(error);
 }
 
 /** What a keeper calls it. */

@@ -225,17 +225,17 @@ export async function readBack(path: string): Promise<string> {
     const [first] = refused;
     if (first)
       throw new Error(
-        `${refusedCount} things in it cannot be brought back (${first.where}: ${first.reason})`,
+        `Read back, ${refusedCount} things in it could not be used (${first.where}: ${first.reason})`,
       );
-    if (warnings[0]) throw new Error(warnings[0]);
+    if (warnings[0]) throw new Error(`Read back, it was not sound: ${warnings[0]}`);
     const missing = { ...file.manifest?.counts };
     for (const { what, fresh } of counts) {
       if (missing[what] !== fresh)
-        throw new Error(`it should hold ${missing[what] ?? 0} of “${what}” and holds ${fresh}`);
+        throw new Error(`Read back, it should hold ${missing[what] ?? 0} of “${what}” and holds ${fresh}`);
       delete missing[what];
     }
     const [none] = Object.keys(missing);
-    if (none) throw new Error(`it holds nothing of “${none}”`);
+    if (none) throw new Error(`Read back, it holds nothing of “${none}”`);
     const of = (what: string) => file.manifest?.counts[what] ?? 0;
     const told = [
       counted(of('queen'), 'queen'),
@@ -256,5 +256,5 @@ function reasonOf(error: unknown, folder: string): string {
   if (code === 'ENOENT') return `There is no folder ${folder} any more. Is its disk connected?`;
   if (code === 'EACCES' || code === 'EPERM' || code === 'EROFS')
     return `The folder ${folder} cannot be written. Give the server the rights to it, or choose another.`;
-  return `The backup was made, but could not be read back: ${message.replace(/\.$/, '')}. It is tried again within the hour.`;
+  return `${message.replace(/\.$/, '')}. It is tried again within the hour.`;
 }

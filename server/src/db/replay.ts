@@ -91,7 +91,7 @@ export async function replay<F>(db: Db, of: Replaying<F>): Promise<number> {
 }
 
 /** Why a fact is refused: by us, or by the database for what it says (classes 22 and 23). Any other failing is none of the fact's. */
-function refusalOf(error: unknown): Error {
+export function refusalOf(error: unknown): Error {
   for (let e = error as (Error & { code?: unknown }) | undefined; e; e = e.cause as typeof e)
     if (e instanceof Refusal || /^2[23]/.test(String(e.code))) return e;
   throw error;

@@ -19,7 +19,9 @@ export interface LabelText {
 /** One mark on a label, mm from its upper left corner; text stands on its baseline. */
 export type Mark =
   | { kind: 'text'; xMm: number; yMm: number; sizeMm: number; face: keyof Faces; text: string }
-  | { kind: 'dark' | 'pale'; xMm: number; yMm: number; widthMm: number; heightMm: number };
+  | { kind: 'dark' | 'pale'; xMm: number; yMm: number; widthMm: number; heightMm: number }
+  /** Dark squares of one size: of each run its column, its row and how many. */
+  | { kind: 'code'; xMm: number; yMm: number; squareMm: number; runs: readonly number[] };
 
 const MARGIN_MM = 1.6;
 const LEAST_TEXT_MM = 1.6;
@@ -41,7 +43,7 @@ export function designLabel(sheet: LabelSheet, says: LabelText, faces: Faces): M
     { text: says.day, share: 0.18, face: 'regular' },
     { text: says.batch, share: 0.15, face: 'regular' },
   ] as const;
-  const marks: Mark[] = codeMarks(says.address, MARGIN_MM, topMm, sideMm);
+  const marks: Mark[] = [codeMark(says.address, MARGIN_MM, topMm, sideMm)];
   let yMm = topMm;
   for (const { text, share, face } of lines) {
     if (text === '') continue;
@@ -111,26 +113,19 @@ function fitted(text: string, mostMm: number, roomMm: number, width: (t: string)
 const MASK = 3;
 
 /** The code's dark squares, neighbours in a row as one. */
-function codeMarks(address: string, xMm: number, yMm: number, sideMm: number): Mark[] {
+function codeMark(address: string, xMm: number, yMm: number, sideMm: number): Mark {
   const { size, data } = QRCode.create([{ data: Buffer.from(address), mode: 'byte' }], {
     errorCorrectionLevel: 'M',
     maskPattern: MASK,
   }).modules;
-  const mm = sideMm / size;
-  const marks: Mark[] = [];
+  const runs: number[] = [];
   for (let row = 0; row < size; row++) {
     for (let column = 0; column < size; column++) {
       if (!data[row * size + column]) continue;
       const from = column;
       while (column + 1 < size && data[row * size + column + 1]) column++;
-      marks.push({
-        kind: 'dark',
-        xMm: xMm + from * mm,
-        yMm: yMm + row * mm,
-        widthMm: (column + 1 - from) * mm,
-        heightMm: mm,
-      });
+      runs.push(from, row, column + 1 - from);
     }
   }
-  return marks;
+  return { kind: 'code', xMm, yMm, squareMm: sideMm / size, runs };
 }

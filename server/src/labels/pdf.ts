@@ -2,7 +2,7 @@ import { deflateSync } from 'node:zlib';
 import { placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, PDFName } from 'pdf-lib';
-import { designLabel, type LabelText } from './design';
+import { designLabel, type LabelText, type Mark } from './design';
 import type { Faces } from './fonts';
 
 const POINTS_PER_MM = 72 / 25.4;
@@ -16,6 +16,14 @@ const TONES = [
 const QUICK = 3;
 /** A thousandth of a point is finer than any printer. */
 const fine = (n: number): number => Math.round(n * 1000) / 1000;
+
+/** A code in squares of its own, counted from its upper left corner: whole numbers are short, and there are hundreds. */
+function codeIn({ runs }: Extract<Mark, { kind: 'code' }>, x: number, y: number, square: number): string {
+  const boxes: string[] = [];
+  for (let i = 0; i < runs.length; i += 3) boxes.push(`${runs[i]} ${runs[i + 1]} ${runs[i + 2]} 1 re`);
+  const size = Math.round(square * 1e5) / 1e5;
+  return `q 0 g ${size} 0 0 ${-size} ${fine(x)} ${fine(y)} cm\n${boxes.join('\n')}\nf Q`;
+}
 
 /** The sheets as a PDF, in real size: to be printed without scaling. */
 export async function labelsPdf(
@@ -54,11 +62,13 @@ export async function labelsPdf(
       const boxes = marks.flatMap((m) => (m.kind === kind ? [`${box(m)} f`] : []));
       if (boxes.length > 0) on.push(`${tone} g`, ...boxes);
     }
-    for (const m of marks)
+    for (const m of marks) {
+      if (m.kind === 'code') on.push(codeIn(m, pt(xMm + m.xMm), up(m.yMm), pt(m.squareMm)));
       if (m.kind === 'text')
         on.push(
           `0 g BT /${m.face} ${fine(pt(m.sizeMm))} Tf ${fine(pt(xMm + m.xMm))} ${fine(up(m.yMm))} Td ${encoded(m.face, m.text)} Tj ET`,
         );
+    }
   });
   // a sheet is hundreds of squares: each as a drawing of its own would take many times the time and the memory
   for (const marks of sheets) {

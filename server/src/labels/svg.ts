@@ -18,16 +18,20 @@ export function labelsSvg(
   const inner = placeLabels(sheet, labels.length, skip).flatMap((at, i) => {
     if (at.page !== page) return [];
     const marks = designLabel(sheet, labels[i] as LabelText, faces);
+    const box = (xMm: number, yMm: number, w: number, h: number) =>
+      `M${n(at.xMm + xMm)} ${n(at.yMm + yMm)}h${n(w)}v${n(h)}h-${n(w)}z`;
     const boxes = (kind: 'dark' | 'pale') =>
-      marks
-        .flatMap((m) =>
-          m.kind === kind
-            ? [
-                `M${n(at.xMm + m.xMm)} ${n(at.yMm + m.yMm)}h${n(m.widthMm)}v${n(m.heightMm)}h-${n(m.widthMm)}z`,
-              ]
-            : [],
-        )
-        .join('');
+      marks.flatMap((m) => (m.kind === kind ? [box(m.xMm, m.yMm, m.widthMm, m.heightMm)] : [])).join('');
+    const code = marks
+      .flatMap((m) => {
+        if (m.kind !== 'code') return [];
+        const { xMm, yMm, squareMm: mm, runs } = m;
+        return Array.from({ length: runs.length / 3 }, (_, i) => {
+          const [column = 0, row = 0, many = 0] = runs.slice(3 * i, 3 * i + 3);
+          return box(xMm + column * mm, yMm + row * mm, many * mm, mm);
+        });
+      })
+      .join('');
     const words = marks.flatMap((m) =>
       m.kind === 'text'
         ? [
@@ -40,7 +44,7 @@ export function labelsSvg(
         ? `<rect x="${n(at.xMm)}" y="${n(at.yMm)}" width="${n(sheet.label.widthMm)}" height="${n(sheet.label.heightMm)}" fill="none" stroke="#999" stroke-width="0.1"/>`
         : '';
     return [
-      `<g>${cut}<path d="${boxes('pale')}" fill="#ccc"/><path d="${boxes('dark')}" shape-rendering="crispEdges"/>${words.join('')}</g>`,
+      `<g>${cut}<path d="${boxes('pale')}" fill="#ccc"/><path d="${code}${boxes('dark')}" shape-rendering="crispEdges"/>${words.join('')}</g>`,
     ];
   });
   const face = (name: keyof Faces) =>

@@ -17,13 +17,20 @@ export async function exportRoutes(app: FastifyInstance, { store, now }: Service
       schema: {
         tags: ['export'],
         summary: 'All facts, one JSON object a line; where queens were found is withheld unless places=exact',
-        querystring: z.object({ places: z.enum(['withheld', 'exact']).default('withheld') }),
+        querystring: z.object({
+          places: z.enum(['withheld', 'exact']).default('withheld'),
+          readings: z.enum(['with', 'without']).default('with'),
+        }),
       },
     },
     async (request, reply) => {
       const told = (fact: Fact) => (request.query.places === 'exact' ? fact : withoutPlace(fact));
       async function* facts() {
-        for await (const fact of store.allFacts()) yield told(fact);
+        for await (const fact of store.allFacts()) {
+          // they come last, and are most of it
+          if (fact.fact === 'readings' && request.query.readings === 'without') return;
+          yield told(fact);
+        }
       }
       const day = dayOf(now().toISOString(), zoneOf(await store.settings()));
       return reply

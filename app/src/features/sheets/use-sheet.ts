@@ -120,7 +120,7 @@ async function contextNow(kind: SheetKind): Promise<Omit<SheetContext, 'place'>>
 
 /** Every entry that is here, by its id: a log that went out as a table is not told twice. */
 async function idsHere(): Promise<Set<string>> {
-  const log = await (await fetch('/api/export.jsonl')).text();
+  const log = await (await fetch('/api/export.jsonl?readings=without')).text();
   return new Set(
     log.split('\n').flatMap((line) => {
       if (!line.startsWith('{"fact":"entry"')) return [];

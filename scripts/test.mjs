@@ -85,6 +85,7 @@ function report(file) {
 
 async function lint() {
   await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await step('cycles', 'npm', ['run', '--silent', 'cycles']);
   await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 }
 

@@ -91,6 +91,7 @@ export function ReadIn() {
 }
 
 const SHOWN_ROWS = 3;
+const SHOWN_COLUMNS = 6;
 const NONE = 'none';
 
 interface OpenedProps {
@@ -115,18 +116,28 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
   const used = FIELDS[kind].filter((f) => mapping.columns[f.id] !== null);
   // the first column is the widest
   used.sort((a, b) => Number(b.id === 'date') - Number(a.id === 'date'));
+  const cellOf = (row: readonly string[], id: string) => row[mapping.columns[id] ?? -1] ?? '';
+  const first = rows.slice(mapping.headRows, mapping.headRows + SHOWN_ROWS);
+  // as many as there is room for, of those that hold something; nobody reads an id
+  const shown = used
+    .filter((f) => f.id !== 'entry' && first.some((r) => cellOf(r, f.id) !== ''))
+    .slice(0, SHOWN_COLUMNS);
+  const rest = used.filter((f) => !shown.includes(f));
   const zoneFault = isZone(mapping.zone) ? undefined : 'This is no time zone. Write one like Europe/Berlin.';
   return (
     <View style={styles.form}>
       <Words kind="bold">{`${sheet.name}: is this what stands in it?`}</Words>
       {used.length > 0 ? (
-        <Table
-          label="First rows of the table"
-          head={used.map((f) => capital(f.head))}
-          rows={rows
-            .slice(mapping.headRows, mapping.headRows + SHOWN_ROWS)
-            .map((r) => used.map((f) => r[mapping.columns[f.id] ?? -1] ?? ''))}
-        />
+        <>
+          <Table
+            label="First rows of the table"
+            head={shown.map((f) => capital(f.head))}
+            rows={first.map((r) => shown.map((f) => cellOf(r, f.id)))}
+          />
+          {rest.length > 0 ? (
+            <Words kind="small" soft>{`Read too: ${rest.map((f) => f.head).join(', ')}.`}</Words>
+          ) : null}
+        </>
       ) : (
         <Words>None of its columns is known here. Say below what stands where.</Words>
       )}

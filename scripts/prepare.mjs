@@ -115,5 +115,16 @@ function hashOf(paths) {
   return hash.digest('hex');
 }
 
+/** Runs a program of the built server, and ends with what it ends with. */
+export async function runBuilt(program) {
+  await ensureInstalled();
+  await ensureBuilt();
+  const file = join(root, 'server', 'dist', program);
+  const { status } = spawnSync(process.execPath, ['--liftoff-only', file, ...process.argv.slice(2)], {
+    stdio: 'inherit',
+  });
+  process.exit(status ?? 2);
+}
+
 // run by itself it builds
 if (process.argv[1] === fileURLToPath(import.meta.url)) await ensureBuilt();

@@ -164,6 +164,11 @@ describe('a whole backup', () => {
   test('a log alone, without the sites, is the same as what is here and takes no site away', async () => {
     await bytesOf('/api/export.jsonl', 'log.jsonl');
     expect(readFileSync(at('log.jsonl'), 'utf8')).not.toContain('Millrace');
+    const without = (await here.app.inject('/api/export.jsonl?readings=without')).body;
+    expect([without.includes('"fact":"entry"'), without.includes('"fact":"readings"')]).toEqual([
+      true,
+      false,
+    ]);
     const before = await exported(here.store);
     const found = told(await send(here, 'log.jsonl', 'take=yes&prefer=file'));
     expect(found.counts.every((c) => c.fresh === 0 && c.contradictory === 0)).toBe(true);

@@ -122,7 +122,7 @@ export class Photos {
     return this.open.db.select({ id, queenId, at }).from(t.photos).orderBy(asc(t.photos.id));
   }
 
-  private async knows(queenId: string): Promise<boolean> {
+  async knows(queenId: string): Promise<boolean> {
     const found = await this.open.db
       .select({ id: t.queens.id })
       .from(t.queens)

@@ -406,10 +406,8 @@ export class Store {
     return { queen: toQueen(row.queens), home: toHome(row.homes), intake: intake?.body ?? null };
   }
 
-  async hasQueen(id: string): Promise<boolean> {
-    return (
-      (await this.open.db.select({ id: t.queens.id }).from(t.queens).where(eq(t.queens.id, id))).length > 0
-    );
+  hasQueen(id: string): Promise<boolean> {
+    return this.photos.knows(id);
   }
 
   async hasHome(id: string): Promise<boolean> {

@@ -1,7 +1,7 @@
 import type { KindCard } from '@gentle-burrow/core/species';
 import { ownFaults } from '@gentle-burrow/core/species/catalogue';
 import { ownDocument, readOwnDocument, type OwnKind } from '@gentle-burrow/core/species/own';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
@@ -9,6 +9,7 @@ import { useOwnKinds } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fault } from '@/ui/fields';
+import { FileButton } from '@/ui/FileButton';
 import { Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
@@ -71,11 +72,8 @@ interface Read {
 
 /** Reads profiles from a file, says what can be used of it, and keeps nothing before that is confirmed. */
 function ReadIn({ own }: { own: readonly OwnKind[] }) {
-  const input = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<Read | null>(null);
-  const choose = async (file: File | undefined) => {
-    if (file) setRead(sorted(await file.text(), own));
-  };
+  const choose = async (file: File) => setRead(sorted(await file.text(), own));
   const keep = async () => {
     const { fresh } = read as Read;
     await put(...fresh.map((kind) => ({ what: 'own-kind' as const, kind })));
@@ -86,21 +84,13 @@ function ReadIn({ own }: { own: readonly OwnKind[] }) {
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="A file of profiles"
         accept=".json,application/json"
-        aria-label="A file of profiles"
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          void choose(e.target.files?.[0]);
-          // the same file may be chosen again once it is mended
-          e.target.value = '';
-        }}
-      />
-      <Button mode="outlined" icon="upload" onPress={() => input.current?.click()}>
+        onChoose={(file) => void choose(file)}
+      >
         Read in from a file
-      </Button>
+      </FileButton>
       {read ? (
         <View style={styles.read} role="status" aria-live="polite">
           {read.fresh.map((k) => (

@@ -2,7 +2,6 @@ import type { ReadingsTaken } from '@gentle-burrow/contract';
 import { DATE_ORDERS, lengthOf, type Mapping } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
-import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
@@ -10,35 +9,28 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { dayText, zoneNow } from '@/ui/dates';
 import { Fault, TextField } from '@/ui/fields';
+import { FileButton } from '@/ui/FileButton';
 import { Fold } from '@/ui/Fold';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
-import { ORDER_WORDS } from '@/words/date-orders';
+import { DECIMALS, ORDER_WORDS } from '@/words/tables';
 import { useImport, type ReadFile } from './use-import';
 
 /** A logger's file: chosen, its columns seen and put right, its rows read, and what can be used of it kept. */
 export function ImportReadings({ probe }: { probe: Probe }) {
-  const input = useRef<HTMLInputElement>(null);
   const file = useImport(probe.id);
   const { state } = file;
   return (
     <View style={styles.form}>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv,text/plain"
-        aria-label={`A file of ${probe.name}`}
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          if (chosen) file.choose(chosen);
-          e.target.value = '';
-        }}
-      />
       {state.is === 'waiting' || state.is === 'failed' || state.is === 'kept' ? (
-        <Button mode="outlined" icon="upload" style={styles.left} onPress={() => input.current?.click()}>
+        <FileButton
+          label={`A file of ${probe.name}`}
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          style={styles.left}
+          onChoose={(chosen) => file.choose(chosen)}
+        >
           Read in a file
-        </Button>
+        </FileButton>
       ) : null}
       <View role="status" aria-live="polite" style={styles.form}>
         {state.is === 'looking' ? <Words soft>Looking at its first rows …</Words> : null}
@@ -192,10 +184,7 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
         )}
         <Choice
           label="Decimals"
-          options={[
-            { value: '.', label: 'Point: 23.5' },
-            { value: ',', label: 'Comma: 23,5' },
-          ]}
+          options={DECIMALS}
           value={mapping.decimal}
           onChange={(decimal) => change({ decimal })}
         />

@@ -2,7 +2,7 @@ import { DATE_ORDERS } from '@gentle-burrow/core/climate';
 import type { Place } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
 import { FIELDS, type SheetKind, type SheetMapping } from '@gentle-burrow/core/sheets';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePlaces } from '@/data/queries';
 import { Bringing } from '@/features/backup/Bringing';
@@ -11,12 +11,13 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Fault, TextField } from '@/ui/fields';
+import { FileButton } from '@/ui/FileButton';
 import { Fold } from '@/ui/Fold';
 import { Sheet } from '@/ui/Sheet';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
 import { capital } from '@/words/capital';
-import { ORDER_WORDS } from '@/words/date-orders';
+import { DECIMALS, ORDER_WORDS } from '@/words/tables';
 import { useRead, useSheet, type OpenSheet } from './use-sheet';
 
 const KINDS: { value: SheetKind; label: string; hint: string }[] = [
@@ -29,7 +30,6 @@ const WRITTEN_DOWN = { deed: 'Write it down here', done: 'Written down' };
 
 /** A table that was kept elsewhere: its columns are seen and put right, and nothing is taken before it is shown. */
 export function ReadIn() {
-  const input = useRef<HTMLInputElement>(null);
   const [kind, setKind] = useState<SheetKind>('log');
   const sheet = useSheet();
   const bringing = useBringBack();
@@ -46,23 +46,18 @@ export function ReadIn() {
       {state.is === 'open' ? null : (
         <Choice label="What stands in it" options={KINDS} value={kind} onChange={(v) => setKind(v)} />
       )}
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.tsv,.txt,text/csv"
-        aria-label="A table"
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          bringing.leave();
-          if (chosen) void sheet.open(kind, chosen);
-          e.target.value = '';
-        }}
-      />
       {state.is === 'open' ? null : (
-        <Button mode="outlined" icon="upload" style={styles.left} onPress={() => input.current?.click()}>
+        <FileButton
+          label="A table"
+          accept=".csv,.tsv,.txt,text/csv"
+          style={styles.left}
+          onChoose={(file) => {
+            bringing.leave();
+            void sheet.open(kind, file);
+          }}
+        >
           Choose a table (CSV)
-        </Button>
+        </FileButton>
       )}
       {state.is === 'failed' ? <Fault>{state.reason}</Fault> : null}
       {state.is === 'open' && (bringing.state.is === 'waiting' || bringing.state.is === 'failed') ? (
@@ -186,10 +181,7 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
         )}
         <Choice
           label="Decimals"
-          options={[
-            { value: '.', label: 'Point: 23.5' },
-            { value: ',', label: 'Comma: 23,5' },
-          ]}
+          options={DECIMALS}
           value={mapping.decimal}
           onChange={(decimal) => onMap({ ...mapping, decimal })}
         />

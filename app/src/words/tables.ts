@@ -7,3 +7,9 @@ export const ORDER_WORDS: Record<DateOrder, string> = {
   'unix-seconds': 'Seconds since 1970',
   'unix-milliseconds': 'Milliseconds since 1970',
 };
+
+/** How decimals are written. */
+export const DECIMALS = [
+  { value: '.', label: 'Point: 23.5' },
+  { value: ',', label: 'Comma: 23,5' },
+] as const;

@@ -8,7 +8,7 @@ module.exports = {
   ...base,
   displayName: { name: 'app', color: 'green' },
   testEnvironment: '<rootDir>/test/environment.cjs',
-  roots: ['<rootDir>/src'],
+  roots: ['<rootDir>/src', '<rootDir>/test'],
   testMatch: ['**/*.test.ts?(x)'],
   setupFiles: [...(base.setupFiles ?? []), 'fake-indexeddb/auto', '<rootDir>/test/setup.cjs'],
   moduleNameMapper: {

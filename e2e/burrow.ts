@@ -205,14 +205,17 @@ interface Fixtures {
 
 export const test = base.extend<Fixtures>({
   alone: [false, { option: true }],
-  burrow: async ({ alone }, use) => {
+  burrow: async ({ alone, context }, use) => {
     const burrow = await Burrow.open({ alone });
     await use(burrow);
+    // a page that is still asking would hold the server up for as long as it gives to whoever asks
+    await context.close();
     await burrow.close();
   },
-  demo: async ({ alone }, use) => {
+  demo: async ({ alone, context }, use) => {
     const burrow = await Burrow.open({ demo: true, alone });
     await use(burrow);
+    await context.close();
     await burrow.close();
   },
   page: async ({ page }, use) => {
@@ -247,7 +250,7 @@ export const COLOURS = { type: 'rule', values: ['color-contrast', 'link-in-text-
 /** Serious and critical faults by WCAG 2.2 AA, as axe-core finds them: all, or those that some rules find. */
 export async function seriousFaults(page: Page, which = ALL): Promise<string[]> {
   // pages run no script but their own: this one is brought in from outside them
-  await page.evaluate(axeSource);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeSource);
   const found = await page.evaluate(async (runOnly) => {
     const { axe } = window as unknown as {
       axe: { run(o: object): Promise<{ violations: AxeFinding[] }> };

@@ -83,17 +83,6 @@ function report(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
 }
 
-async function lint() {
-  await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await step('cycles', 'npm', ['run', '--silent', 'cycles']);
-  await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-}
-
-async function types() {
-  for (const part of ['core', 'contract', 'server', 'app', 'e2e', 'scripts'])
-    await step(`types of ${part}`, 'npx', ['tsc', '-p', part]);
-}
-
 /** Unit tests of some projects, one after the other in one process. */
 async function unitTests(projects, env = {}) {
   heading(`unit tests of ${projects.join(', ')}`);
@@ -133,21 +122,31 @@ async function unitTestsOfServer() {
   postgres?.stop();
 }
 
-/** One core's share, and the other's: about as long. */
-async function buildTestServerAndLint() {
-  const built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
-  await unitTestsOfServer();
-  await lint();
-  return built;
-}
-async function testAppAndCoreAndTypes() {
-  await unitTests(['app']);
-  await unitTests(['core', 'contract']);
-  await types();
+let built = false;
+
+/** What one core does at a time, what takes long first, so that both end at about the same moment. */
+const work = [
+  // the server's tests start what is built
+  async () => {
+    built = await step('build', process.execPath, [join('scripts', 'prepare.mjs')]);
+    await unitTestsOfServer();
+  },
+  () => unitTests(['app']),
+  () => step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+  () => unitTests(['core', 'contract']),
+  () => step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+  ...['server', 'app', 'core', 'scripts', 'contract', 'e2e'].map(
+    (part) => () => step(`types of ${part}`, 'npx', ['tsc', '-p', part]),
+  ),
+  () => step('cycles', 'npm', ['run', '--silent', 'cycles']),
+];
+
+async function core() {
+  for (let next = work.shift(); next; next = work.shift()) await next();
 }
 
 await timed('installation', async () => ensureInstalled());
-const [built] = await Promise.all([buildTestServerAndLint(), testAppAndCoreAndTypes()]);
+await timed('what needs no browser', () => Promise.all([core(), core()]));
 
 heading('end-to-end tests');
 if (built && ensureChromium()) {

@@ -60,7 +60,7 @@ export function refetchAfterSending(client: QueryClient): void {
   });
 }
 
-const shelfQuery = { queryKey: KEYS.shelf, queryFn: () => call<Shelf>('/shelf') };
+export const shelfQuery = { queryKey: KEYS.shelf, queryFn: () => call<Shelf>('/shelf') };
 /** The catalogue changes with the application alone. */
 const CATALOGUE_FRESH_MS = 86_400_000;
 
@@ -155,7 +155,7 @@ export function useSettingsKnown(): boolean {
   return data !== undefined || isError || items.some((i) => i.out.what === 'settings');
 }
 
-const queenQuery = (id: string) => ({
+export const queenQuery = (id: string) => ({
   queryKey: KEYS.queen(id),
   queryFn: () => call<QueenDetail>(`/queens/${id}`),
 });
@@ -245,9 +245,6 @@ export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
   };
 }
 
-/** How many queens are fetched ahead, so that their pages open without a connection. */
-const AHEAD = 40;
-
 /** The shelf, with what still waits worked in. */
 export function useShelf(): Shown<ShelfRow[]> {
   const items = useOutbox();
@@ -257,15 +254,6 @@ export function useShelf(): Shown<ShelfRow[]> {
   const own = useOwnKinds();
   const stored = useQuery({ ...shelfQuery, refetchInterval: 10 * 60_000 });
   const rows = stored.data?.rows;
-  useEffect(() => {
-    // when the shelf has been drawn and the keeper is reading it
-    const later = setTimeout(() => {
-      for (const r of rows?.slice(0, AHEAD) ?? []) {
-        void client.prefetchQuery({ ...queenQuery(r.queen.id), staleTime: 5 * 60_000 });
-      }
-    }, 2000);
-    return () => clearTimeout(later);
-  }, [rows, client]);
 
   const touched = [...new Set(items.flatMap((i) => queenIdsOf(i.out)))];
   const written = touched.map((id) => {

@@ -1,6 +1,7 @@
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useFetchAhead } from '@/data/fetch-ahead';
 import { warmUpProjection } from '@/data/projection';
 import { useShelf } from '@/data/queries';
 import { ShelfPane } from '@/features/shelf/ShelfPane';
@@ -30,6 +31,7 @@ export function Frame() {
   const [help, setHelp] = useState(false);
   const rows = useShelf().data;
   const deedsOf = useDeedsOf();
+  useFetchAhead();
   useEffect(() => passed(step ? `${path}?step=${step}` : path), [path, step]);
   const keys = useMemo(() => {
     const ids = (rows ?? []).map((r) => r.queen.id);

@@ -1,5 +1,13 @@
 import { usualTube } from '@gentle-burrow/core/tube';
-import type { Climate, NewQueen, QueenDetail, SetAside, Series, Stock } from '@gentle-burrow/contract';
+import type {
+  Climate,
+  DailyBackup,
+  NewQueen,
+  QueenDetail,
+  SetAside,
+  Series,
+  Stock,
+} from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS, type Probe } from '@gentle-burrow/core/facts';
 import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
@@ -49,6 +57,7 @@ export class PretendServer {
   setAside: SetAside[] = [];
   climate: Climate = { probes: [], reckoned: [], alarms: [] };
   series: Series | null = null;
+  daily: DailyBackup | null = null;
 
   constructor(readonly queens: QueenFacts[]) {
     globalThis.fetch = jest.fn((url: string, init?: { method?: string; body?: string }) =>
@@ -98,6 +107,7 @@ export class PretendServer {
     if (path === '/learned') return { learned: this.learned };
     if (path === '/places') return { places: this.queens.map((q) => q.place) };
     if (path === '/climate') return this.climate;
+    if (path === '/daily-backup') return this.daily;
     if (path.startsWith('/probes/')) return this.series;
     if (path === '/settings') return SETTINGS;
     if (path === '/stock') return { levels: this.stock, used: usedParts(this.queens, now), plan: null };

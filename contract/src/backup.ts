@@ -57,9 +57,9 @@ export const dailyBackupSchema = z.object({
   folder: z.string().nullable().describe('On the machine that runs the server; null: none is made'),
   kept: z.array(z.object({ name: z.string(), madeAt: instant, bytes: z.number().int() })),
   last: z
-    .object({ at: instant, went: z.enum(['well', 'wrong']), says: z.string() })
+    .object({ at: instant, went: z.enum(['well', 'less', 'wrong']), says: z.string() })
     .nullable()
-    .describe('The last one that was tried'),
+    .describe('The last one that was tried; less: it holds less than an earlier one, which is kept'),
 });
 export type DailyBackup = z.infer<typeof dailyBackupSchema>;
 

@@ -14,7 +14,7 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { v7 } from 'uuid';
 import { showDatesIn } from '@/ui/dates';
 import { CLIMATE_KEY } from './climate';

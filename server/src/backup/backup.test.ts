@@ -292,11 +292,41 @@ describe('the daily backup', () => {
     expect(kept.map((k) => k.name.slice(14, 24))).toEqual([9, 8, 7, 6, 5, 4, 3].map((d) => `2026-07-0${d}`));
     expect(readdirSync(target)).toHaveLength(8);
     const [newest] = kept;
-    expect(await readBack(join(target, newest?.name ?? ''))).toContain('1 queen');
+    expect(await readBack(join(target, newest?.name ?? ''))).toMatchObject({ queen: 1, entry: 2 });
     expect((await daily.choose(null)).folder).toBeNull();
     clock.now = new Date(NOW.getTime() + 9 * 86_400_000);
     await daily.tend();
     expect(readdirSync(target)).toHaveLength(8);
+  }, 60_000);
+
+  test('where something was lost, those that hold more are not pushed out, and it is told; until it is there again', async () => {
+    const target = into('lost-');
+    const clock = { now: NOW };
+    const chosen = { mark: 'abc123', folder: target, last: null };
+    const days = async (of: typeof here, first: number, last: number) => {
+      const daily = new DailyBackups(of.store, '0.0.0-test', () => clock.now);
+      await of.store.keepOfMachine('backup', chosen);
+      for (let n = first; n <= last; n++) {
+        clock.now = new Date(NOW.getTime() + n * 86_400_000);
+        await daily.tend();
+      }
+      return daily.state();
+    };
+    const full = await days(here, 1, 9);
+    expect(full.kept).toHaveLength(7);
+    // the same machine, on data that know of nobody
+    const emptied = await testServer();
+    const { kept, last } = await days(emptied, 10, 19);
+    expect(kept.map((k) => k.name)).toEqual(expect.arrayContaining(full.kept.map((k) => k.name)));
+    expect(kept).toHaveLength(14);
+    expect(last).toMatchObject({
+      went: 'less',
+      says: `0 queens, 0 entries, 0 photos and 0 readings. In ${full.kept[0]?.name}: 1 queen, 2 entries, 1 photo and 3 readings.`,
+    });
+    await emptied.close();
+    const again = await days(here, 20, 20);
+    expect(again.last?.went).toBe('well');
+    expect(again.kept).toHaveLength(7);
   }, 60_000);
 
   test('one that is not what it should be does not count', async () => {

@@ -19,11 +19,14 @@ import type { Store } from '../db/store';
 import { Refusal } from '../errors';
 import { zoneOf } from '../zone';
 import { bringBack, type Beside } from './bring-back';
+import type { Manifest } from './manifest';
 import { openBrought } from './read-archive';
 import { archiveOf } from './write-archive';
 
-/** So many are kept. */
+/** So many are kept, and whatever older ones hold more than the newest. */
 const KEPT = 7;
+/** Nothing of this is ever taken away: a backup that holds less of it than an earlier one says that something was lost. */
+const GROWS = ['queen', 'entry', 'photo'] as const;
 /** So often it is seen whether one is due, and so long after the start for the first time. */
 const EVERY_MS = 3_600_000;
 const FIRST_MS = 60_000;
@@ -37,6 +40,7 @@ const noteSchema = z.object({
   last: dailyBackupSchema.shape.last,
 });
 type Note = z.infer<typeof noteSchema>;
+type Counts = Manifest['counts'];
 
 /** A whole backup a day into a folder of the keeper's choice: read back before it counts, the last seven kept. */
 export class DailyBackups {
@@ -108,9 +112,17 @@ export class DailyBackups {
     if (existsSync(file)) return;
     try {
       sweep(folder, mark);
-      const says = await this.make(file, at);
-      for (const old of keptIn(folder, mark).slice(KEPT)) rmSync(join(folder, old.name));
-      await this.went(folder, { at, went: 'well', says });
+      const made = await this.make(file, at);
+      const fuller = await fullerIn(folder, mark, made);
+      for (const { name: old } of keptIn(folder, mark).slice(KEPT))
+        if (!fuller.some((f) => f.name === old)) rmSync(join(folder, old));
+      const [newest] = fuller;
+      await this.went(
+        folder,
+        newest
+          ? { at, went: 'less', says: `${inWords(made)} In ${newest.name}: ${inWords(newest.counts)}` }
+          : { at, went: 'well', says: `Read back: ${inWords(made)}` },
+      );
     } catch (error) {
       await this.went(folder, { at, went: 'wrong', says: reasonOf(error, folder) });
     }
@@ -123,16 +135,16 @@ export class DailyBackups {
   }
 
   /** Writes it beside, reads it back, and only then gives it its name. */
-  private async make(file: string, madeAt: string): Promise<string> {
+  private async make(file: string, madeAt: string): Promise<Counts> {
     const part = `${file}.part`;
     try {
       await pipeline(await archiveOf(this.store, { version: this.version, madeAt }), createWriteStream(part));
       const handle = await open(part, 'r+');
       await handle.sync();
       await handle.close();
-      const says = await readBack(part);
+      const counts = await readBack(part);
       await rename(part, file);
-      return says;
+      return counts;
     } finally {
       rmSync(part, { force: true });
     }
@@ -191,6 +203,29 @@ function keptIn(folder: string, mark: string): DailyBackup['kept'] {
   }
 }
 
+/** Those in a folder that hold more than one, the newest first. What cannot be read holds nothing. */
+async function fullerIn(folder: string, mark: string, than: Counts) {
+  const fuller: { name: string; counts: Counts }[] = [];
+  for (const { name } of keptIn(folder, mark)) {
+    const file = await openBrought(join(folder, name)).catch(() => null);
+    const counts = file?.manifest?.counts ?? {};
+    file?.close();
+    if (GROWS.some((what) => (counts[what] ?? 0) > (than[what] ?? 0))) fuller.push({ name, counts });
+  }
+  return fuller;
+}
+
+/** What is in it, a sentence. */
+function inWords(counts: Counts): string {
+  const of = (what: keyof Counts) => counts[what] ?? 0;
+  const told = [
+    counted(of('queen'), 'queen'),
+    counted(of('entry'), 'entry', 'entries'),
+    counted(of('photo'), 'photo'),
+  ];
+  return `${told.join(', ')} and ${counted(of('readings'), 'reading')}.`;
+}
+
 /** What was cut off in its midst. */
 function sweep(folder: string, mark: string): void {
   for (const name of readdirSync(folder))
@@ -212,10 +247,10 @@ const NOTHING: Beside = {
 
 /**
  * Reads a backup to its end, as if it were brought back where nothing is yet.
- * @returns what is in it, a sentence
+ * @returns how much of what is in it
  * @throws Error saying what is wrong with it
  */
-export async function readBack(path: string): Promise<string> {
+export async function readBack(path: string): Promise<Counts> {
   const file = await openBrought(path);
   try {
     const { counts, refused, refusedCount, warnings } = await bringBack(NOTHING, file, {
@@ -236,13 +271,7 @@ export async function readBack(path: string): Promise<string> {
     }
     const [none] = Object.keys(missing);
     if (none) throw new Error(`Read back, it holds nothing of “${none}”`);
-    const of = (what: string) => file.manifest?.counts[what] ?? 0;
-    const told = [
-      counted(of('queen'), 'queen'),
-      counted(of('entry'), 'entry', 'entries'),
-      counted(of('photo'), 'photo'),
-    ];
-    return `Read back: ${told.join(', ')} and ${counted(of('readings'), 'reading')}.`;
+    return file.manifest?.counts ?? {};
   } finally {
     file.close();
   }

@@ -17,7 +17,7 @@ import { zoneOf } from '../zone';
 
 const MOST = 500;
 /** So many are read at once. */
-const AT_ONCE = 50;
+const AT_ONCE = 20;
 /** What a label says comes from these: her letter, her species, her day and the part that she lives in. */
 const TOLD_ON_LABELS = ['intake', 'identify', 'correct', 'home'] as const;
 

@@ -63,6 +63,9 @@ function DailyKnown({ daily }: { daily: DailyBackup }) {
           {last?.went === 'wrong' ? (
             <Fault>{`The backup of ${dayText(last.at)} did not come about. ${last.says}`}</Fault>
           ) : null}
+          {last?.went === 'less' ? (
+            <Fault>{`The backup of ${dayText(last.at)} holds less than an earlier one: something may have been lost, for nothing goes by itself. ${last.says} Look whether anybody is missing; if so, bring that one back. Meanwhile all that hold more are kept.`}</Fault>
+          ) : null}
           {newest ? (
             <Words>{`The newest is of ${dayText(newest.madeAt)}, ${bytesText(newest.bytes)}. ${
               kept.length === 1 ? 'It is the only one yet.' : `${kept.length} are kept.`

@@ -178,6 +178,29 @@ export async function placePath(burrow: Burrow, name: string): Promise<string> {
   return `/places/${place.id}`;
 }
 
+/**
+ * To another page. Once the application is there it stays and only its address changes, as when one goes back: loading it
+ * anew for each of many pages takes a second every time.
+ */
+export async function visit(page: Page, burrow: Burrow, path: string): Promise<void> {
+  if (!page.url().startsWith(burrow.url)) {
+    await page.goto(burrow.url + path);
+    return;
+  }
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  // the application notes where it has been when it shows it; a page may have added its step
+  await expect
+    .poll(() =>
+      page.evaluate(
+        () => (JSON.parse(sessionStorage.getItem('burrow.trail') ?? '[]') as string[]).at(-1)?.split('?')[0],
+      ),
+    )
+    .toBe(path);
+}
+
 /** To another moment: the server is started again in it, and the page lives in it. */
 export async function travel(page: Page, burrow: Burrow, at: string): Promise<void> {
   await burrow.stop();

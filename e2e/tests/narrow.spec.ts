@@ -1,4 +1,4 @@
-import { countBrood, expect, test, placePath } from '../burrow';
+import { countBrood, expect, test, placePath, visit } from '../burrow';
 import { PAGES, VIEWS } from '../pages';
 
 /** Double the size of every text, as a browser does that enlarges text alone. */
@@ -50,7 +50,8 @@ for (const [how, size, text] of [
     const place = await placePath(demo, 'Warm cupboard');
     const views = [...VIEWS, '/transfer'].map((v) => `/queens/${id}${v}`);
     for (const path of [...PAGES, '/scan', place, ...views]) {
-      await page.goto(demo.url + path);
+      // words that were enlarged stay so
+      await (text ? page.goto(demo.url + path) : visit(page, demo, path));
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();
       await expect(page.getByRole('status', { name: /^Loading/ })).toBeHidden();

@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test';
-import { countBrood, expect, seriousFaults, test, toView, type Burrow, placePath } from '../burrow';
+import type { Page, Request } from '@playwright/test';
+import { countBrood, expect, seriousFaults, test, toView, type Burrow, placePath, visit } from '../burrow';
 import { PAGES, VIEWS } from '../pages';
 
 interface Entry {
@@ -273,11 +273,16 @@ test(
   async ({ page, demo }) => {
     const id = await demo.queenId('T2');
     const place = await placePath(demo, 'Warm cupboard');
+    const asking = new Set<Request>();
+    page.on('request', (r) => asking.add(r));
+    page.on('requestfinished', (r) => asking.delete(r));
+    page.on('requestfailed', (r) => asking.delete(r));
     for (const path of [...PAGES, place, ...VIEWS.map((v) => `/queens/${id}${v}`)]) {
-      // what is asked for last makes a page longer too
-      await page.goto(demo.url + path, { waitUntil: 'networkidle' });
+      await visit(page, demo, path);
       await expect(page.getByRole('heading', { name: 'One moment' })).toBeHidden();
       await expect(page.getByRole('status', { name: /^Loading/ })).toBeHidden();
+      // what is asked for last makes a page longer too
+      await expect.poll(() => asking.size).toBe(0);
       const region = page.getByRole('main').getByRole('region');
       expect(await region.evaluate((e) => e.scrollHeight), path).toBeLessThanOrEqual(2.5 * 844);
     }

@@ -1,4 +1,4 @@
-import { COLOURS, expect, seriousFaults, test, toView, testOffline, placePath } from '../burrow';
+import { COLOURS, expect, seriousFaults, test, toView, testOffline, placePath, visit } from '../burrow';
 
 // colours are looked at as they stay, not as they fade in
 test.use({ contextOptions: { reducedMotion: 'reduce' } });
@@ -55,7 +55,7 @@ for (const appearance of APPEARANCES) {
       ['/no-such-page', /no such page/],
     ];
     for (const [path, heading] of screens) {
-      await page.goto(demo.url + path);
+      await visit(page, demo, path);
       await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
       // the appearances differ in their colours alone
       const which = appearance === 'red' ? COLOURS : undefined;

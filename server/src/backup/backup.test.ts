@@ -321,7 +321,7 @@ describe('the daily backup', () => {
     expect(kept).toHaveLength(14);
     expect(last).toMatchObject({
       went: 'less',
-      says: `0 queens, 0 entries, 0 photos and 0 readings. In ${full.kept[0]?.name}: 1 queen, 2 entries, 1 photo and 3 readings.`,
+      says: `It holds 0 queens, 0 entries, 0 photos and 0 readings. In ${full.kept[0]?.name}: 1 queen, 2 entries, 1 photo and 3 readings.`,
     });
     await emptied.close();
     const again = await days(here, 20, 20);

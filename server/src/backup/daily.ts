@@ -120,7 +120,11 @@ export class DailyBackups {
       await this.went(
         folder,
         newest
-          ? { at, went: 'less', says: `${inWords(made)} In ${newest.name}: ${inWords(newest.counts)}` }
+          ? {
+              at,
+              went: 'less',
+              says: `It holds ${inWords(made)} In ${newest.name}: ${inWords(newest.counts)}`,
+            }
           : { at, went: 'well', says: `Read back: ${inWords(made)}` },
       );
     } catch (error) {

@@ -64,7 +64,7 @@ function DailyKnown({ daily }: { daily: DailyBackup }) {
             <Fault>{`The backup of ${dayText(last.at)} did not come about. ${last.says}`}</Fault>
           ) : null}
           {last?.went === 'less' ? (
-            <Fault>{`The backup of ${dayText(last.at)} holds less than an earlier one: something may have been lost, for nothing goes by itself. ${last.says} Look whether anybody is missing; if so, bring that one back. Meanwhile all that hold more are kept.`}</Fault>
+            <Fault>{`The backup of ${dayText(last.at)} holds less than an earlier one: something may have been lost, for nothing goes by itself. Look whether anybody is missing; if so, bring that one back. All that hold more are kept meanwhile. If nothing is missing, move them out of the folder.`}</Fault>
           ) : null}
           {newest ? (
             <Words>{`The newest is of ${dayText(newest.madeAt)}, ${bytesText(newest.bytes)}. ${
@@ -73,7 +73,7 @@ function DailyKnown({ daily }: { daily: DailyBackup }) {
           ) : (
             <Words>There is none yet.</Words>
           )}
-          {last?.went === 'well' ? (
+          {last && last.went !== 'wrong' ? (
             <Words kind="small" soft>
               {last.says}
             </Words>

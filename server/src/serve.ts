@@ -68,12 +68,17 @@ const openAt = (opening: Opening) =>
     },
   });
 
+/** What a start writes again is mostly the last write alone, in at once: only what takes longer is told of. */
+const QUIET_MS = 1000;
+
 /** Tells every tenth, where it goes on for a while. */
 function tenths(tell: (percent: number) => void): (share: number) => void {
   let told = 0;
+  let since: number | undefined;
   return (share) => {
+    since ??= performance.now();
     const percent = 10 * Math.floor(10 * share);
-    if (percent > told && share < 1) tell((told = percent));
+    if (percent > told && share < 1 && performance.now() - since > QUIET_MS) tell((told = percent));
   };
 }
 

@@ -305,7 +305,7 @@ describe('the daily backup', () => {
     const chosen = { mark: 'abc123', folder: target, last: null };
     const days = async (of: typeof here, first: number, last: number) => {
       const daily = new DailyBackups(of.store, '0.0.0-test', () => clock.now);
-      await of.store.keepOfMachine('backup', chosen);
+      await of.store.machine.keep('backup', chosen);
       for (let n = first; n <= last; n++) {
         clock.now = new Date(NOW.getTime() + n * 86_400_000);
         await daily.tend();
@@ -316,15 +316,16 @@ describe('the daily backup', () => {
     expect(full.kept).toHaveLength(7);
     // the same machine, on data that still know her, but not what was written of her
     const emptied = await testServer();
-    await emptied.store.write(factsOf(one));
-    const { kept, last } = await days(emptied, 10, 19);
+    const { kept, last } = await emptied.store
+      .write(factsOf(one))
+      .then(() => days(emptied, 10, 19))
+      .finally(emptied.close);
     expect(kept.map((k) => k.name)).toEqual(expect.arrayContaining(full.kept.map((k) => k.name)));
     expect(kept).toHaveLength(14);
     expect(last).toMatchObject({
       went: 'less',
       says: `It holds 1 queen, 1 entry, 0 photos and 0 readings. In ${full.kept[0]?.name}: 1 queen, 2 entries, 1 photo and 3 readings.`,
     });
-    await emptied.close();
     const again = await days(here, 20, 20);
     expect(again.last?.went).toBe('well');
     expect(again.kept).toHaveLength(7);

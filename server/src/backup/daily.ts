@@ -1,14 +1,7 @@
 import { randomBytes } from 'node:crypto';
-import {
-  createWriteStream,
-  existsSync,
-  mkdtempSync,
-  readdirSync,
-  rmdirSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
-import { open, rename } from 'node:fs/promises';
+import { createWriteStream } from 'node:fs';
+// the folder may lie on a disk that is slow to answer, or never does: nobody else waits for it
+import { mkdtemp, open, readdir, rename, rm, rmdir, stat } from 'node:fs/promises';
 import { isAbsolute, join, relative, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { dailyBackupSchema, type DailyBackup } from '@gentle-burrow/contract';
@@ -57,7 +50,7 @@ export class DailyBackups {
   /** Where they go, and how the last one went. */
   async state(): Promise<DailyBackup> {
     const { folder, last, mark } = await this.note();
-    return { folder, last, kept: folder ? keptIn(folder, mark) : [] };
+    return { folder, last, kept: folder ? await keptIn(folder, mark) : [] };
   }
 
   /**
@@ -65,7 +58,7 @@ export class DailyBackups {
    * @throws Refusal when the folder cannot be used
    */
   async choose(folder: string | null): Promise<DailyBackup> {
-    if (folder !== null) this.mustBeUsable(folder);
+    if (folder !== null) await this.mustBeUsable(folder);
     const note = await this.note();
     const next = folder === null ? null : resolve(folder);
     const elsewhere = next !== null && note.folder !== null && next !== note.folder;
@@ -109,13 +102,13 @@ export class DailyBackups {
     const at = instantOf(this.now().getTime());
     const name = nameOf(dayOf(at, zoneOf(await this.store.settings())), mark);
     const file = join(folder, name);
-    if (existsSync(file)) return;
+    if (await statOf(file)) return;
     try {
-      sweep(folder, mark);
+      await sweep(folder, mark);
       const made = await this.make(file, at);
       const fuller = await fullerIn(folder, mark, made);
-      for (const { name: old } of keptIn(folder, mark).slice(KEPT))
-        if (!fuller.some((f) => f.name === old)) rmSync(join(folder, old));
+      for (const { name: old } of (await keptIn(folder, mark)).slice(KEPT))
+        if (!fuller.some((f) => f.name === old)) await rm(join(folder, old));
       const [newest] = fuller;
       await this.went(
         folder,
@@ -150,11 +143,11 @@ export class DailyBackups {
       await rename(part, file);
       return counts;
     } finally {
-      rmSync(part, { force: true });
+      await rm(part, { force: true });
     }
   }
 
-  private mustBeUsable(folder: string): void {
+  private async mustBeUsable(folder: string): Promise<void> {
     const refuse = (says: string) => {
       throw new Refusal('not-usable', says, 'folder');
     };
@@ -165,52 +158,50 @@ export class DailyBackups {
       refuse(
         'This folder lies within the data: whatever happens to them would happen to the backup too. Choose another, best on another disk.',
       );
-    if (!statSync(folder, { throwIfNoEntry: false })?.isDirectory())
+    if (!(await statOf(folder))?.isDirectory())
       refuse(`There is no folder ${folder} on the machine that runs the server. Make it there first.`);
     try {
-      rmdirSync(mkdtempSync(join(folder, '.gentle-burrow-')));
+      await rmdir(await mkdtemp(join(folder, '.gentle-burrow-')));
     } catch {
       refuse(`The folder ${folder} cannot be written. Give the server the rights to it, or choose another.`);
     }
   }
 
   private async note(): Promise<Note> {
-    const read = noteSchema.safeParse(await this.store.ofMachine(NOTE));
+    const read = noteSchema.safeParse(await this.store.machine.read(NOTE));
     return read.success ? read.data : { mark: randomBytes(3).toString('hex'), folder: null, last: null };
   }
 
   private keep(note: Note): Promise<void> {
-    return this.store.keepOfMachine(NOTE, note);
+    return this.store.machine.keep(NOTE, note);
   }
 }
 
 const nameOf = (day: string, mark: string): string => `gentle-burrow-${day}-${mark}.zip`;
+const statOf = (path: string) => stat(path).catch(() => null);
 const isWithin = (folder: string, root: string): boolean => {
   const way = relative(root, folder);
   return way === '' || (!way.startsWith('..') && !isAbsolute(way));
 };
 
 /** Backups of these data in a folder, the newest first. */
-function keptIn(folder: string, mark: string): DailyBackup['kept'] {
+async function keptIn(folder: string, mark: string): Promise<DailyBackup['kept']> {
   const ours = new RegExp(`^gentle-burrow-\\d{4}-\\d{2}-\\d{2}-${mark}\\.zip$`);
-  try {
-    return readdirSync(folder)
-      .filter((name) => ours.test(name))
-      .sort()
-      .reverse()
-      .map((name) => {
-        const { size, mtime } = statSync(join(folder, name));
-        return { name, madeAt: mtime.toISOString(), bytes: size };
-      });
-  } catch {
-    return [];
-  }
+  const names = (await readdir(folder).catch(() => [])).filter((name) => ours.test(name));
+  const each = names
+    .sort()
+    .reverse()
+    .map(async (name) => {
+      const there = await statOf(join(folder, name));
+      return there ? [{ name, madeAt: there.mtime.toISOString(), bytes: there.size }] : [];
+    });
+  return (await Promise.all(each)).flat();
 }
 
 /** Those in a folder that hold more than one, the newest first. What cannot be read holds nothing. */
 async function fullerIn(folder: string, mark: string, than: Counts) {
   const fuller: { name: string; counts: Counts }[] = [];
-  for (const { name } of keptIn(folder, mark)) {
+  for (const { name } of await keptIn(folder, mark)) {
     const file = await openBrought(join(folder, name)).catch(() => null);
     const counts = file?.manifest?.counts ?? {};
     file?.close();
@@ -231,9 +222,9 @@ function inWords(counts: Counts): string {
 }
 
 /** What was cut off in its midst. */
-function sweep(folder: string, mark: string): void {
-  for (const name of readdirSync(folder))
-    if (name.startsWith('gentle-burrow-') && name.endsWith(`-${mark}.zip.part`)) rmSync(join(folder, name));
+async function sweep(folder: string, mark: string): Promise<void> {
+  for (const name of await readdir(folder))
+    if (name.startsWith('gentle-burrow-') && name.endsWith(`-${mark}.zip.part`)) await rm(join(folder, name));
 }
 
 /** Where nothing is yet. */

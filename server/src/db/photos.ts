@@ -36,6 +36,7 @@ const FORMATS = ['jpeg', 'png', 'webp', 'heif'];
 export class Photos {
   constructor(
     private readonly open: OpenDb,
+    private readonly knows: (queenId: string) => Promise<boolean>,
     /** Where each picture is kept once more, synced to the disk, since PGlite never syncs; null with a server. */
     private readonly files: Pick<DataFiles, 'root' | 'photos' | 'aside' | 'disk'> | null = null,
   ) {
@@ -120,14 +121,6 @@ export class Photos {
   all(): Promise<PhotoFacts[]> {
     const { id, queenId, at } = t.photos;
     return this.open.db.select({ id, queenId, at }).from(t.photos).orderBy(asc(t.photos.id));
-  }
-
-  async knows(queenId: string): Promise<boolean> {
-    const found = await this.open.db
-      .select({ id: t.queens.id })
-      .from(t.queens)
-      .where(eq(t.queens.id, queenId));
-    return found.length > 0;
   }
 
   private async store(about: PhotoFacts, whole: Buffer): Promise<void> {

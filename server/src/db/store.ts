@@ -1,5 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
+import { basename } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
 import type { SetAside } from '@gentle-burrow/contract';
 import {
@@ -20,14 +19,14 @@ import { addDays, type Instant } from '@gentle-burrow/core/quantity';
 import type { Here, Numbered, ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { isKind, KINDS } from '@gentle-burrow/core/species/catalogue';
-import type { Lesson, QueenFacts } from '@gentle-burrow/core/view';
-import writeFileAtomic from 'write-file-atomic';
+import type { QueenFacts } from '@gentle-burrow/core/view';
 import { and, asc, eq, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Fact, Written } from './facts';
 import { Refusal } from '../errors';
-import { hasRoom, needRoom } from './disk';
+import { needRoom } from './disk';
 import type { DataFiles } from './files';
 import type { Journal, Reached } from './journal';
+import { OfMachine } from './of-machine';
 import type { Db, OpenDb } from './open';
 import { Photos } from './photos';
 import * as t from './schema';
@@ -62,6 +61,7 @@ interface Which {
 /** Reads and writes facts. Writes are taken one after the other, each whole or not at all. */
 export class Store {
   readonly photos: Photos;
+  readonly machine: OfMachine;
   private turn: Promise<unknown> = Promise.resolve();
   /** Writes that were begun and of which not all who listen have heard. */
   private begun = 0;
@@ -72,7 +72,8 @@ export class Store {
     /** None with a PostgreSQL server, which syncs its own log. */
     private readonly files: DataFiles | null = null,
   ) {
-    this.photos = new Photos(open, files);
+    this.photos = new Photos(open, (id) => this.hasQueen(id), files);
+    this.machine = new OfMachine(open.db, files);
   }
 
   get kind(): OpenDb['kind'] {
@@ -215,36 +216,6 @@ export class Store {
   /** @throws Refusal when there is too little room to store anything */
   needRoom(): void {
     if (this.files) needRoom(this.files.disk, this.files.root);
-  }
-
-  /** What belongs to this machine, not to the log; null when nothing was kept under that name. */
-  async ofMachine(name: string): Promise<unknown> {
-    if (this.files) {
-      const file = this.fileOfMachine(name);
-      return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as unknown) : null;
-    }
-    const [row] = await this.open.db
-      .select()
-      .from(t.settings)
-      .where(eq(t.settings.key, `machine-${name}`));
-    return row?.value ?? null;
-  }
-
-  /** Beside the database, so that it outlives one that has to be made anew. */
-  async keepOfMachine(name: string, value: object): Promise<void> {
-    if (this.files) {
-      this.needRoom();
-      await writeFileAtomic(this.fileOfMachine(name), `${JSON.stringify(value, null, 1)}\n`);
-      return;
-    }
-    await this.open.db
-      .insert(t.settings)
-      .values({ key: `machine-${name}`, value })
-      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
-  }
-
-  private fileOfMachine(name: string): string {
-    return join((this.files as DataFiles).root, `${name}.json`);
   }
 
   /** What was ever set aside because it could not be used. */
@@ -406,8 +377,10 @@ export class Store {
     return { queen: toQueen(row.queens), home: toHome(row.homes), intake: intake?.body ?? null };
   }
 
-  hasQueen(id: string): Promise<boolean> {
-    return this.photos.knows(id);
+  async hasQueen(id: string): Promise<boolean> {
+    return (
+      (await this.open.db.select({ id: t.queens.id }).from(t.queens).where(eq(t.queens.id, id))).length > 0
+    );
   }
 
   async hasHome(id: string): Promise<boolean> {
@@ -525,21 +498,6 @@ export class Store {
     this.files?.facts.close();
     this.files?.readings.close();
     await this.open.close();
-  }
-
-  /** What each queen taught when the shelf was last gone through, so that a start need not find it out anew. */
-  async recallLessons(): Promise<Record<string, Lesson>> {
-    const [row] = await this.open.db.select().from(t.settings).where(eq(t.settings.key, 'lessons'));
-    return (row?.value as Record<string, Lesson> | undefined) ?? {};
-  }
-
-  async rememberLessons(value: Record<string, Lesson>): Promise<void> {
-    // it is found out anew where there is no room for it
-    if (this.files && !hasRoom(this.files.disk, this.files.root)) return;
-    await this.open.db
-      .insert(t.settings)
-      .values({ key: 'lessons', value })
-      .onConflictDoUpdate({ target: t.settings.key, set: { value } });
   }
 
   private async reached(which: WhichJournal): Promise<Reached | null> {

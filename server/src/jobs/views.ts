@@ -218,7 +218,7 @@ export class Views {
   }
 
   private async recall(): Promise<void> {
-    for (const [id, teaches] of Object.entries(await this.store.recallLessons()))
+    for (const [id, teaches] of Object.entries(await this.store.machine.recallLessons()))
       this.told.set(id, { teaches, learnsFrom: [], falls: [], heated: false });
     this.learned = learnedFrom(Object.values(this.taught()));
   }
@@ -323,7 +323,7 @@ export class Views {
     const { learn } = await this.store.settings();
     const stale = await this.learn();
     this.surveyed = true;
-    if (stale.length > 0) await this.store.rememberLessons(this.taught());
+    if (stale.length > 0) await this.store.machine.rememberLessons(this.taught());
     if (learn && stale.length > 0 && stale.length <= AT_ONCE) await this.refresh(stale, now);
     else if (learn && stale.length > 0) this.refreshLater(stale, now);
     const rows = ids.map((id) => this.rows.get(id)).filter((r) => r !== undefined);

@@ -1,8 +1,7 @@
 import type { DailyBackup } from '@gentle-burrow/contract';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call } from '@/data/network';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
@@ -11,18 +10,15 @@ import { Fold } from '@/ui/Fold';
 import { Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
-import { bytesText } from './backup-text';
-
-const KEY = ['daily-backup'];
-const choose = (folder: string | null) =>
-  call<DailyBackup>('/daily-backup', { method: 'PUT', body: { folder } });
+import { bytesText, failedText, LESS } from './backup-text';
+import { chooseFolder, DAILY_KEY, useDaily } from './daily-backup';
 
 /** The backup that is made every day: where it goes, and how the last one went. */
 export function Daily() {
-  const { data } = useQuery({ queryKey: KEY, queryFn: () => call<DailyBackup>('/daily-backup') });
+  const daily = useDaily();
   // what stands in for a server has no disk
-  if (!data) return null;
-  return <DailyKnown key={data.folder ?? ''} daily={data} />;
+  if (!daily) return null;
+  return <DailyKnown key={daily.folder ?? ''} daily={daily} />;
 }
 
 function DailyKnown({ daily }: { daily: DailyBackup }) {
@@ -35,10 +31,10 @@ function DailyKnown({ daily }: { daily: DailyBackup }) {
     setBusy(true);
     setFault(undefined);
     try {
-      client.setQueryData(KEY, await choose(next));
+      client.setQueryData(DAILY_KEY, await chooseFolder(next));
       if (next === null && folder !== null)
         offerUndo('No backup is made every day any more.', async () =>
-          client.setQueryData(KEY, await choose(folder)),
+          client.setQueryData(DAILY_KEY, await chooseFolder(folder)),
         );
     } catch (error) {
       setFault((error as Error).message);
@@ -60,11 +56,10 @@ function DailyKnown({ daily }: { daily: DailyBackup }) {
         </Words>
       ) : (
         <View role="status" style={styles.some}>
-          {last?.went === 'wrong' ? (
-            <Fault>{`The backup of ${dayText(last.at)} did not come about. ${last.says}`}</Fault>
-          ) : null}
-          {last?.went === 'less' ? (
-            <Fault>{`The backup of ${dayText(last.at)} holds less than an earlier one: something may have been lost, for nothing goes by itself. Look whether anybody is missing; if so, bring that one back. All that hold more are kept meanwhile. If nothing is missing, move them out of the folder.`}</Fault>
+          {last && last.went !== 'well' ? (
+            <Fault>
+              {[failedText(last), ...(last.went === 'less' ? [LESS.todo, LESS.meanwhile] : [])].join(' ')}
+            </Fault>
           ) : null}
           {newest ? (
             <Words>{`The newest is of ${dayText(newest.madeAt)}, ${bytesText(newest.bytes)}. ${

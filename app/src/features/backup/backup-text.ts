@@ -1,4 +1,5 @@
-import type { BroughtBack, KeptThing } from '@gentle-burrow/contract';
+import type { BroughtBack, DailyBackup, KeptThing } from '@gentle-burrow/contract';
+import { dayText } from '@/ui/dates';
 
 /** What lies in a backup, as a keeper calls it. */
 export const THINGS: Record<KeptThing, string> = {
@@ -58,6 +59,20 @@ export function contradictionText({ what, name, about }: BroughtBack['contradict
 export const freshOf = ({ counts }: BroughtBack): number => counts.reduce((sum, c) => sum + c.fresh, 0);
 export const otherwiseOf = ({ counts }: BroughtBack): number =>
   counts.reduce((sum, c) => sum + c.contradictory, 0);
+
+/** What is to be done where a backup holds less than an earlier one: nothing goes by itself. */
+export const LESS = {
+  todo: 'Look whether anybody is missing; if so, bring an earlier one back.',
+  meanwhile: 'All that hold more are kept meanwhile. If nothing is missing, move them out of the folder.',
+};
+
+/** How a daily backup failed. */
+export function failedText({ at, went, says }: NonNullable<DailyBackup['last']>): string {
+  const which = `The backup of ${dayText(at)}`;
+  return went === 'less'
+    ? `${which} holds less than an earlier one: something may have been lost.`
+    : `${which} did not come about. ${says}`;
+}
 
 /** How large a file is. */
 export function bytesText(bytes: number): string {

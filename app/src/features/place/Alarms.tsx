@@ -2,9 +2,8 @@ import type { Climate } from '@gentle-burrow/contract';
 import { StyleSheet, View } from 'react-native';
 import { useClimate } from '@/data/climate';
 import { usePlaces } from '@/data/queries';
-import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
-import { Go } from '@/ui/Go';
+import { AlarmCard } from '@/ui/AlarmCard';
 import { Said } from '@/ui/Said';
 import { Words } from '@/ui/Words';
 
@@ -25,29 +24,15 @@ export function Alarms({ placeId }: { placeId?: string }) {
 }
 
 function OneAlarm({ alarm, link }: { alarm: Alarm; link: boolean }) {
-  const p = useBurrow();
   const name = usePlaces().find((one) => one.id === alarm.placeId)?.name ?? '';
-  const now = alarm.grave === 'now';
-  const colors = now
-    ? { borderLeftColor: p.clay, backgroundColor: p.clayWash }
-    : { borderLeftColor: p.amber, backgroundColor: p.amberWash };
-  const words = (
-    <>
-      <Words kind="bold" color={now ? p.clay : p.ink}>{`${now ? 'Now' : 'Soon'} · ${name}`}</Words>
+  return (
+    <AlarmCard now={alarm.grave === 'now'} about={name} to={link ? `/places/${alarm.placeId}` : null}>
       <Said phrase={alarm.says} />
       <Words>{alarm.todo}</Words>
-    </>
-  );
-  return link ? (
-    <Go to={`/places/${alarm.placeId}`} style={[styles.alarm, colors]}>
-      {words}
-    </Go>
-  ) : (
-    <View style={[styles.alarm, colors]}>{words}</View>
+    </AlarmCard>
   );
 }
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
-  alarm: { borderLeftWidth: 4, padding: SPACE.m, gap: SPACE.xs },
 });

@@ -1,6 +1,7 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { StyleSheet, View } from 'react-native';
 import { useShelf } from '@/data/queries';
+import { BackupAlarm } from '@/features/backup/BackupAlarm';
 import { Alarms } from '@/features/place/Alarms';
 import { answer, needing } from '@/features/shelf/arrange';
 import { EmptyShelf } from '@/features/shelf/EmptyShelf';
@@ -32,6 +33,7 @@ export function TodayPage() {
       side={
         <>
           <Alarms />
+          <BackupAlarm />
           {shelf.loading ? <Loading what="the shelf" /> : null}
           {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
           {rows && rows.length === 0 ? <EmptyShelf /> : null}

@@ -13,6 +13,7 @@ import { usedParts } from '@gentle-burrow/core/housing';
 import { corrected, isWithdrawn, type Entry, type EntryBody } from '@gentle-burrow/core/log';
 import { growingHemisphere } from '@gentle-burrow/core/season';
 import type { Learned } from '@gentle-burrow/core/founding';
+import type { ReadingBatch } from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KIND_CARDS, profilesWith } from '@gentle-burrow/core/species/catalogue';
 import { byUrgency, queenView, shelfRow, type QueenFacts } from '@gentle-burrow/core/view';
@@ -51,6 +52,8 @@ export class PretendServer {
   slow: Promise<void> | null = null;
   /** Which of them alone, if not all. */
   slowAt: string | null = null;
+  /** Nothing that is sent is taken before this is over. */
+  slowToTake: Promise<void> | null = null;
   stock: Stock['levels'] = [];
   own: OwnKind[] = [];
   learned: Learned = {};
@@ -67,7 +70,10 @@ export class PretendServer {
 
   private async answer(path: string, init?: { method?: string; body?: string }) {
     if (this.down) throw new TypeError('no connection');
-    if (init?.method) this.take(init.method, path, JSON.parse(init.body ?? 'null'));
+    if (init?.method) {
+      await this.slowToTake;
+      this.take(init.method, path, JSON.parse(init.body ?? 'null'));
+    }
     const body = init?.method ? {} : this.read(path);
     if (!init?.method && (this.slowAt ?? path) === path) await this.slow;
     return { ok: body !== null, status: body === null ? 404 : 200, json: async () => body ?? notFound };
@@ -85,6 +91,17 @@ export class PretendServer {
       const others = this.climate.probes.filter((p) => p !== before);
       const now = { latest: null, day: null, tokenMadeAt: null, ...before, probe };
       this.climate = { ...this.climate, probes: [...others, now] };
+    }
+    if (path === '/readings') {
+      const { probeId, ms, tempC, rh } = body as ReadingBatch;
+      const last = ms.length - 1;
+      const latest = {
+        at: new Date(ms[last] ?? 0).toISOString(),
+        tempC: tempC[last] ?? null,
+        rh: rh[last] ?? null,
+      };
+      const probes = this.climate.probes.map((p) => (p.probe.id === probeId ? { ...p, latest } : p));
+      this.climate = { ...this.climate, probes };
     }
     if (path.startsWith('/own-kinds/')) this.own = [...this.own, body as OwnKind];
     if (path === '/entries')

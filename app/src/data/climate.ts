@@ -10,14 +10,16 @@ export const CLIMATE_KEY = ['climate'];
 /** A probe sends by itself: who looks at a place sees it move. */
 const ANEW_MS = 60_000;
 
+const nowQuery = {
+  queryKey: [...CLIMATE_KEY, 'now'],
+  queryFn: () => call<Climate>('/climate'),
+  refetchInterval: ANEW_MS,
+};
+
 /** Whatever measures with what it shows now, and what is wrong at the places; with what still waits to be sent. */
 export function useClimate(): Climate & { known: boolean; failed: boolean } {
   const items = useOutbox();
-  const { data, isError } = useQuery({
-    queryKey: [...CLIMATE_KEY, 'now'],
-    queryFn: () => call<Climate>('/climate'),
-    refetchInterval: ANEW_MS,
-  });
+  const { data, isError } = useQuery(nowQuery);
   return useMemo(
     () => ({
       probes: withWaiting(data?.probes ?? [], items),
@@ -93,6 +95,10 @@ const STEP_MS = 15 * 60_000;
  * times without a connection does not grow with every look.
  */
 export function useSeries(probeId: string | null, { days, columns }: Stretch) {
+  const items = useOutbox();
+  const { data } = useQuery(nowQuery);
+  const waits = items.some(({ out }) => out.what === 'probe' && out.probe.id === probeId);
+  const told = data?.probes.some((p) => p.probe.id === probeId) ?? false;
   return useQuery({
     queryKey: [...CLIMATE_KEY, 'series', probeId, days, columns],
     queryFn: () => {
@@ -101,7 +107,8 @@ export function useSeries(probeId: string | null, { days, columns }: Stretch) {
       const [from, until] = [to - days * DAY_MS, to].map((ms) => new Date(ms).toISOString());
       return call<Series>(`/probes/${probeId}/series?from=${from}&to=${until}&columns=${columns}`);
     },
-    enabled: probeId !== null,
+    // of one that still waits to be sent nobody can tell anything yet
+    enabled: probeId !== null && (told || !waits),
     refetchInterval: ANEW_MS,
     // while another stretch of the same probe comes; never the readings of another one
     placeholderData: (before, query) => (query?.queryKey[2] === probeId ? before : undefined),

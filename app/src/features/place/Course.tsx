@@ -115,10 +115,10 @@ export function Course({ place, places }: { place: Place; places: readonly Place
             <CourseTable series={series} name={place.name} />
           </Fold>
         </>
-      ) : asked.isError ? (
-        <Words soft>The course cannot be fetched now. It comes when the server can be reached.</Words>
-      ) : (
+      ) : asked.isFetching ? (
         <Loading what="the readings" />
+      ) : (
+        <Words soft>The course cannot be fetched now. It comes when the server can be reached.</Words>
       )}
       {others.length > 0 ? (
         <Choice

@@ -139,6 +139,23 @@ test('a reading is written down in two taps: the first makes what it belongs to,
   expect(batch).toMatchObject({ probeId: probe?.id, tempC: [24.5], rh: [null] });
 });
 
+test('of a probe that still waits to be sent no course is asked for, and it comes by itself when it is', async () => {
+  const server = new PretendServer([queen]);
+  server.series = week();
+  let go = () => {};
+  server.slowToTake = new Promise((r) => (go = r));
+  const asked = () => jest.mocked(fetch).mock.calls.filter(([url]) => String(url).includes('/series'));
+  show(<PlacePage id={place.id} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Write down a reading' }));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Temperature, °C' }), { target: { value: '24' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep this reading' }));
+  expect(await screen.findByText(/The course cannot be fetched now/)).toBeTruthy();
+  expect(asked()).toEqual([]);
+  go();
+  expect(await screen.findByRole('slider', { name: 'Read at' })).toBeTruthy();
+  expect(asked()).not.toEqual([]);
+});
+
 test('lowest and highest of a thermometer that remembers become two readings; the wrong way round is told', async () => {
   const server = new PretendServer([queen]);
   show(<PlacePage id={place.id} />);

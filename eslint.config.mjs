@@ -51,6 +51,7 @@ export default defineConfig([
       'import/namespace': 'off',
       'import/no-unresolved': 'off',
       'import/no-named-as-default': 'off',
+      'import/no-named-as-default-member': 'off',
     },
   },
   {

@@ -2,6 +2,7 @@ import { usualTube } from '@gentle-burrow/core/tube';
 import { join } from 'node:path';
 import type { HomePart, Place, Queen, TubeHome } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { buildApp } from './app';
 import { openDb } from './db/open';
@@ -81,6 +82,12 @@ export function lookEntry(queenId: string, ago: number, eggs = 0, larvae = 0): E
     workers: { low: 0, high: 0 },
   };
 }
+
+/** A small picture, all of one colour. */
+export const picture = (colour: string): Promise<Buffer> =>
+  sharp({ create: { width: 40, height: 30, channels: 3, background: colour } })
+    .jpeg()
+    .toBuffer();
 
 export const factsOf = ({ queen, home, place, intake }: NewQueenFacts<HomePart>) =>
   [

@@ -14,12 +14,11 @@ import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import type { BroughtBack } from '@gentle-burrow/contract';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
-import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { openPromise } from 'yauzl';
 import { ZipFile } from 'yazl';
 import type { Fact } from '../db/facts';
-import { daysAgo, factsOf, lookEntry, newQueen, NOW, testServer } from '../test-kit';
+import { daysAgo, factsOf, lookEntry, newQueen, NOW, picture, testServer } from '../test-kit';
 import type { Store } from '../db/store';
 import { DailyBackups, readBack } from './daily';
 
@@ -51,11 +50,6 @@ const everything: Fact[] = [
   },
   { fact: 'settings', value: { ...DEFAULT_SETTINGS, hemisphere: 'south' } },
 ];
-
-const picture = (colour: string) =>
-  sharp({ create: { width: 40, height: 30, channels: 3, background: colour } })
-    .jpeg()
-    .toBuffer();
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'burrow-backup-'));

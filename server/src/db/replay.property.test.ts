@@ -1,17 +1,22 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import { factSchema } from '@gentle-burrow/core/records';
 import * as fc from 'fast-check';
 import { v7 } from 'uuid';
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
-import type { Entry } from '@gentle-burrow/core/log';
+import { KIND_NAMES, referencesOf, type Entry } from '@gentle-burrow/core/log';
+import type { OwnKind } from '@gentle-burrow/core/species';
+import { SAMPLES } from '@gentle-burrow/core/world';
 import { bringBack } from '../backup/bring-back';
-import { openBrought } from '../backup/read-archive';
-import { daysAgo, factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
+import { openBrought, type Brought } from '../backup/read-archive';
+import { archiveOf } from '../backup/write-archive';
+import { daysAgo, factsOf, lookEntry, MIGRATIONS, newQueen, picture } from '../test-kit';
 import type { Fact } from './facts';
 import { openFiles } from './files';
 import { openDb } from './open';
+import type { PhotoFacts } from './photos';
 import { Store } from './store';
 
 const folders: string[] = [];
@@ -28,48 +33,44 @@ async function opened(root: string): Promise<Store> {
   return store;
 }
 
+/** The whole backup: every fact, every photo, and their checksums. */
 async function exported(store: Store): Promise<string> {
-  const lines: string[] = [];
-  for await (const fact of store.allFacts()) lines.push(`${JSON.stringify(fact)}\n`);
-  return lines.join('');
+  const file = join(folder(), 'whole.zip');
+  await pipeline(
+    await archiveOf(store, { version: '0.0.0-test', madeAt: daysAgo(0) }),
+    createWriteStream(file),
+  );
+  return file;
 }
 
-type Act = {
-  what:
-    | 'queen'
-    | 'look'
-    | 'note'
-    | 'put-right'
-    | 'take-back'
-    | 'undo'
-    | 'place'
-    | 'stock'
-    | 'settings'
-    | 'readings';
-  n: number;
-};
-const acts = fc.array(
-  fc.record({
-    what: fc.constantFrom<Act['what']>(
-      'queen',
-      'look',
-      'note',
-      'put-right',
-      'take-back',
-      'undo',
-      'place',
-      'stock',
-      'settings',
-      'readings',
-    ),
-    n: fc.nat(1000),
-  }),
-  { minLength: 20, maxLength: 60 },
-);
+const ACTS = [
+  'queen',
+  'look',
+  'any-kind',
+  'note',
+  'put-right',
+  'take-back',
+  'undo',
+  'place',
+  'own-kind',
+  'photo',
+  'stock',
+  'settings',
+  'readings',
+] as const;
+type Act = { what: (typeof ACTS)[number]; n: number };
+const acts = fc.array(fc.record({ what: fc.constantFrom(...ACTS), n: fc.nat(1000) }), {
+  minLength: 20,
+  maxLength: 60,
+});
+
+/** Facts that belong together, or a photo. */
+type Sent = Fact[] | { photo: PhotoFacts; colour: string };
 
 /** What a keeper might write, one fact or several belonging together, each only about what is there by then. */
-function written(all: readonly Act[]): Fact[][] {
-  const queens = [newQueen('Q0')];
+function written(all: readonly Act[]): Sent[] {
+  const queens = [newQueen('Q0'), newQueen('Q1')];
+  const own: OwnKind[] = [];
   const entries: Entry[] = [];
   const probe = {
     id: v7(),
@@ -81,7 +82,7 @@ function written(all: readonly Act[]): Fact[][] {
   };
   const item = { id: v7(), kind: 'plug' as const, name: 'Cotton', tube: null, lowAt: 0 };
   const begun: Fact[][] = [
-    [...factsOf(queens[0] as (typeof queens)[number])],
+    queens.flatMap((q) => [...factsOf(q)]),
     [{ fact: 'probe', value: probe }],
     [{ fact: 'stock-item', value: item }],
   ];
@@ -101,7 +102,7 @@ function written(all: readonly Act[]): Fact[][] {
     entries.push(value);
     return [{ fact: 'entry', value }];
   };
-  const facts = all.map(({ what, n }): Fact[] => {
+  const sent = all.map(({ what, n }): Sent => {
     const queen = pick(queens, n)?.queen.id as string;
     const told = (value: Entry): Fact[] => {
       entries.push(value);
@@ -116,6 +117,39 @@ function written(all: readonly Act[]): Fact[][] {
       case 'look':
         // several of one moment
         return told(lookEntry(queen, n % 7, n % 12));
+      case 'any-kind': {
+        const sample = pick(
+          KIND_NAMES.map((kind) => SAMPLES[kind]),
+          n,
+        );
+        // of what is here
+        let text = JSON.stringify(sample);
+        const { places = [], species = [] } = referencesOf(sample as (typeof SAMPLES)['look']);
+        places.forEach((id, i) => (text = text.replaceAll(id, pick(queens, n + i)?.place.id ?? id)));
+        // two that are named stay two
+        for (const id of species.slice(0, 1)) text = text.replaceAll(id, pick(own, n)?.id ?? id);
+        const at = daysAgo(n % 12);
+        return told({ ...(JSON.parse(text) as Entry), id: v7(), queenId: queen, at, loggedAt: at });
+      }
+      case 'own-kind': {
+        // a new one, or one of before told otherwise
+        const value: OwnKind = {
+          id: pick(own, n)?.id ?? v7(),
+          name: `Mine ${n}`,
+          copiedOf: 'tetramorium-immigrans',
+          copiedName: 'Tetramorium immigrans',
+          figures: { founder: { value: 'semi-claustral', says: 'my own queens' } },
+          changedAt: daysAgo(n % 3),
+        };
+        if (n % 2 === 0) value.id = v7();
+        own.push(value);
+        return [{ fact: 'own-kind', value }];
+      }
+      case 'photo':
+        return {
+          photo: { id: v7(), queenId: queen, at: new Date(daysAgo(n % 8)) },
+          colour: `#${100 + (n % 900)}`,
+        };
       case 'note':
         return told({
           kind: 'note',
@@ -182,7 +216,22 @@ function written(all: readonly Act[]): Fact[][] {
       }
     }
   });
-  return [...begun, ...facts.filter((f) => f.length > 0)].map((some) => some.map((f) => factSchema.parse(f)));
+  return [...begun, ...sent].map((some) =>
+    Array.isArray(some) ? some.map((f) => factSchema.parse(f)) : some,
+  );
+}
+
+/** What stands before the entry that it puts right. */
+async function toldTooEarly(file: Brought): Promise<string[]> {
+  const seen = new Set<string>();
+  const early: string[] = [];
+  for await (const { text } of file.lines()) {
+    const fact = factSchema.parse(JSON.parse(text ?? ''));
+    if (fact.fact !== 'entry') continue;
+    if (fact.value.kind === 'amendment' && !seen.has(fact.value.amends)) early.push(fact.value.id);
+    seen.add(fact.value.id);
+  }
+  return early;
 }
 
 test('what was accepted comes back the same, byte for byte, from the export and from the journal', async () => {
@@ -192,23 +241,28 @@ test('what was accepted comes back the same, byte for byte, from the export and 
       const store = await opened(root);
       const each = written(all);
       // some are sent together, as a device does that was without a connection
-      for (let i = 0; i < each.length; i += together + 1)
-        await store.write(each.slice(i, i + together + 1).flat());
-      const before = await exported(store);
+      for (let i = 0; i < each.length; i += together + 1) {
+        const some = each.slice(i, i + together + 1);
+        await store.write(some.flatMap((one) => (Array.isArray(one) ? one : [])));
+        for (const one of some)
+          if ('photo' in one) await store.photos.keep(one.photo, await picture(one.colour));
+      }
+      const whole = await exported(store);
+      const before = readFileSync(whole);
       await store.close();
 
       const rebuilt = await opened(root);
-      expect(await exported(rebuilt)).toBe(before);
+      expect(readFileSync(await exported(rebuilt)).equals(before)).toBe(true);
       expect(rebuilt.setAside()).toEqual([]);
       await rebuilt.close();
 
-      const log = join(folder(), 'log.jsonl');
-      writeFileSync(log, before);
       const brought = await opened(folder());
-      const file = await openBrought(log);
+      const file = await openBrought(whole);
+      expect(await toldTooEarly(file)).toEqual([]);
       const { refused } = await bringBack(brought, file, { take: true, prefer: 'here' });
+      file.close();
       expect(refused).toEqual([]);
-      expect(await exported(brought)).toBe(before);
+      expect(readFileSync(await exported(brought)).equals(before)).toBe(true);
       await brought.close();
     }),
     { numRuns: 3, seed: 12, endOnFailure: true },

@@ -2,18 +2,33 @@ import type { ErrorBody } from '@gentle-burrow/contract';
 import { onlineManager } from '@tanstack/react-query';
 
 const RETRY_MS = 3000;
+/** So long the server may take to say that it is there, and to answer anything else. */
+const THERE_MS = 10_000;
+const ANSWER_MS = 120_000;
 let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Breaks off what takes longer: on a line that died in silence nothing ever comes. */
+async function within<T>(ms: number, work: (signal: AbortSignal) => Promise<T>): Promise<T> {
+  const breaking = new AbortController();
+  const late = Number.isFinite(ms) ? setTimeout(() => breaking.abort(), ms) : undefined;
+  try {
+    return await work(breaking.signal);
+  } finally {
+    clearTimeout(late);
+  }
+}
+
+/** Whether the server answers at all. */
+export const isThere = (): Promise<boolean> =>
+  within(THERE_MS, (signal) => fetch('/api/health', { cache: 'no-store', signal })).then(
+    (r) => r.ok,
+    () => false,
+  );
 
 /** Asks the server until it answers, then says "online", which lets waiting entries go. */
 async function probe(): Promise<void> {
   clearTimeout(timer);
-  let up = false;
-  if (navigator.onLine) {
-    up = await fetch('/api/health', { cache: 'no-store' }).then(
-      (r) => r.ok,
-      () => false,
-    );
-  }
+  const up = navigator.onLine && (await isThere());
   onlineManager.setOnline(up);
   if (!up) timer = setTimeout(() => void probe(), RETRY_MS);
 }
@@ -53,38 +68,25 @@ export const isUnknown = (error: Error | null): boolean =>
 /** The server could not be reached. */
 export class UnreachableError extends Error {}
 
+/** What is sent, and how long its answer may take, ms. */
+type Sent = ({ body: unknown } | { bytes: Blob; type?: string }) & { method: string; withinMs?: number };
+
 /**
  * Calls the API.
  * @throws UnreachableError when there is no answer, RefusedError when it is a refusal
  */
-export async function call<T>(
-  path: string,
-  init?: { method: string; body: unknown } | { method: string; bytes: Blob; type?: string },
-): Promise<T> {
+export async function call<T>(path: string, init?: Sent): Promise<T> {
   if (instead) return askOther<T>(path, init);
   let response: Response;
+  let told: unknown;
   try {
-    response = await fetch(`/api${path}`, {
-      ...(init
-        ? {
-            method: init.method,
-            ...('bytes' in init
-              ? { headers: { 'content-type': init.type ?? 'application/octet-stream' }, body: init.bytes }
-              : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
-          }
-        : {}),
-    });
+    [response, told] = await within(init?.withinMs ?? ANSWER_MS, (signal) => answerTo(path, init, signal));
   } catch {
-    lost();
-    throw new UnreachableError('The server cannot be reached.');
+    throw lost();
   }
-  if (response.ok) return (await response.json()) as T;
-  const told: unknown = await response.json().catch(() => null);
+  if (response.ok) return told as T;
   const error = isErrorBody(told) ? told.error : null;
-  if (error === null && response.status >= 500) {
-    lost();
-    throw new UnreachableError('The server cannot be reached.');
-  }
+  if (error === null && response.status >= 500) throw lost();
   throw new RefusedError(
     response.status,
     error?.message ?? `The server refused (${response.status}).`,
@@ -117,8 +119,29 @@ function isErrorBody(told: unknown): told is ErrorBody {
   return typeof error?.message === 'string' && typeof error.code === 'string';
 }
 
-function lost(): void {
+/** @throws whatever keeps an answer from coming whole: one that is cut off, or none of the server's, is none */
+async function answerTo(
+  path: string,
+  init: Sent | undefined,
+  signal: AbortSignal,
+): Promise<[Response, unknown]> {
+  const response = await fetch(`/api${path}`, {
+    signal,
+    ...(init
+      ? {
+          method: init.method,
+          ...('bytes' in init
+            ? { headers: { 'content-type': init.type ?? 'application/octet-stream' }, body: init.bytes }
+            : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
+        }
+      : {}),
+  });
+  return [response, await (response.ok ? response.json() : response.json().catch(() => null))];
+}
+
+function lost(): UnreachableError {
   onlineManager.setOnline(false);
   clearTimeout(timer);
   timer = setTimeout(() => void probe(), RETRY_MS);
+  return new UnreachableError('The server cannot be reached.');
 }

@@ -126,6 +126,137 @@ describe('a server that fails', () => {
   });
 });
 
+describe('nothing stays stuck in silence', () => {
+  beforeEach(() => jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] }));
+  afterEach(() => jest.useRealTimers());
+  const schoolIn = (init?: { body?: string }) =>
+    init?.body ? (JSON.parse(init.body) as { lookingSchool: string }).lookingSchool : null;
+  /** A server that says that it is there, and does this with what is sent. */
+  const does = (take: (school: string) => Promise<unknown>) => {
+    globalThis.fetch = jest.fn(async (_url: string, init?: { body?: string }) => {
+      const school = schoolIn(init);
+      if (school === null) return answer(200, {});
+      const reply = await take(school);
+      sent.push(school);
+      return reply;
+    }) as never;
+  };
+
+  test('an answer that is cut off, or none of the server’s, is none: what was sent waits, and goes by itself', async () => {
+    await openOutbox();
+    server = async () => ({ ok: true, status: 200, json: () => Promise.reject(new SyntaxError('no JSON')) });
+    await put(settings('weekly'));
+    await flush();
+    expect(onlineManager.isOnline()).toBe(false);
+    expect(outboxItems()).toEqual([expect.not.objectContaining({ refused: expect.anything() })]);
+    does(up);
+    await jest.advanceTimersByTimeAsync(4000);
+    await flush();
+    expect(outboxItems()).toEqual([]);
+  });
+
+  test('an answer that never comes is given up: the line died in silence', async () => {
+    globalThis.fetch = jest.fn(
+      (_: string, init?: { signal?: AbortSignal }) =>
+        new Promise((__, fail) => init?.signal?.addEventListener('abort', () => fail(new Error('given up')))),
+    ) as never;
+    await put(settings('weekly'));
+    const given = flush();
+    await jest.advanceTimersByTimeAsync(135_000);
+    await given;
+    expect(onlineManager.isOnline()).toBe(false);
+    does(up);
+    await jest.advanceTimersByTimeAsync(15_000);
+    await flush();
+    expect(outboxItems()).toEqual([]);
+  });
+
+  test('what cannot be sent although the server answers steps aside after three times, and the rest goes on', async () => {
+    does(async (school) => (school === 'weekly' ? down() : up()));
+    await put(settings('weekly'));
+    await put(settings('hands-off'));
+    for (let i = 0; i < 3; i++) {
+      await flush();
+      await jest.advanceTimersByTimeAsync(10_000);
+    }
+    await flush();
+    expect(outboxItems()).toMatchObject([{ refused: 'It could not be sent, although the server answers.' }]);
+    expect(sent).toEqual(['hands-off']);
+  });
+
+  test('a view that cannot be fetched anew keeps nothing back that was sent', async () => {
+    server = up;
+    let asked = 0;
+    onSent(async () => {
+      if (asked++ === 0) throw new Error('no view');
+    });
+    await put(settings('weekly'));
+    await flush();
+    expect([asked, outboxItems()]).toEqual([1, []]);
+  });
+
+  test('what was written while another tab sends is sent when that one has ended', async () => {
+    server = up;
+    let other = true;
+    const request = async (_: string, __: object, work: (lock: object | null) => Promise<void>) =>
+      work(other ? null : {});
+    Object.defineProperty(navigator, 'locks', { configurable: true, value: { request } });
+    try {
+      await put(settings('weekly'));
+      await flush();
+      expect(sent).toEqual([]);
+      other = false;
+      // by itself: nobody asks for it here
+      await jest.advanceTimersByTimeAsync(3000);
+      expect(sent).toEqual(['weekly']);
+      await flush();
+    } finally {
+      delete (navigator as { locks?: unknown }).locks;
+    }
+  });
+});
+
+describe('a browser that cannot store anything', () => {
+  const leaves = () => {
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    return !leaving.defaultPrevented;
+  };
+  const full = () =>
+    jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+  afterEach(() => jest.restoreAllMocks());
+
+  test('what waits there is not left without being asked, until it is sent', async () => {
+    await openOutbox();
+    full();
+    server = down;
+    await put(settings('weekly'));
+    await flush();
+    expect(outboxItems()).toHaveLength(1);
+    expect(leaves()).toBe(false);
+    server = up;
+    await flush();
+    expect(outboxItems()).toEqual([]);
+    expect(leaves()).toBe(true);
+  });
+
+  test('a photo whose bytes could not be stored is the same; what was stored may be left', async () => {
+    await openOutbox();
+    server = down;
+    await put(settings('weekly'));
+    expect(leaves()).toBe(true);
+    const spy = full();
+    await keepPhoto('p2', new Blob(['not really a picture']));
+    spy.mockRestore();
+    await put({ what: 'photo', id: 'p2', queenId: 'q1', at: '2026-06-01T10:00:00.000Z' });
+    expect(leaves()).toBe(false);
+    await forgetPhoto('p2');
+    expect(leaves()).toBe(true);
+  });
+});
+
 test('what was dropped is taken up again in its place, and what was refused can be sent again or put right', async () => {
   server = async () => answer(422, { error: { code: 'x', message: 'No.' } });
   await put(settings('weekly'));

@@ -8,8 +8,8 @@ import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyv
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
 import { apart } from './example';
-import { call, RefusedError } from './network';
-import { sendPhoto } from './photos';
+import { call, isThere, RefusedError } from './network';
+import { isLoosePhoto, sendPhoto } from './photos';
 
 /** Something the keeper wrote, on its way to the server. */
 export type Outgoing =
@@ -37,24 +37,33 @@ export interface OutboxItem {
   failed?: number;
 }
 
-/** The server has failed over one thing so often that it is taken for its fault: what stands behind it goes on. */
+/** The server has failed over one thing, or it could not be sent although the server answers, so often that it is taken for its fault: what stands behind it goes on. */
 const FAILINGS = 3;
 /** It answers, but can store nothing for now: what waits is sent again after so long. */
 const AGAIN_MS = 30_000;
 const FAILED_AGAIN_MS = 2000;
+const SENT_ELSEWHERE_MS = 2000;
 /** Full disk, a disk that does not write, too much at once: not the fault of what was sent. */
 const NOT_NOW = new Set([429, 503, 507]);
+
+const NOT_SENT = 'It could not be sent, although the server answers.';
 
 let database: UseStore | null = null;
 const store = (): UseStore => (database ??= createStore(apart('burrow-outbox'), 'items'));
 
 let items: OutboxItem[] = [];
+/** What the browser could not store, by id: it lives as long as this page. */
+const loose = new Set<string>();
 const listeners = new Set<() => void>();
 const sentListeners = new Set<(out: Outgoing) => void>();
 
+function tell(): void {
+  for (const l of listeners) l();
+}
+
 function change(next: OutboxItem[]): void {
   items = next;
-  for (const l of listeners) l();
+  tell();
 }
 
 /** What waited since before entries were sent together. */
@@ -75,8 +84,15 @@ export async function openOutbox(): Promise<void> {
   onlineManager.subscribe((online) => {
     if (online) void flush();
   });
+  globalThis.addEventListener?.('beforeunload', (leaving) => {
+    if (isLoose()) leaving.preventDefault();
+  });
   void flush();
 }
+
+/** Whether something waits in this page alone, and would be lost with it. */
+const isLoose = (): boolean =>
+  items.some(({ id, out }) => loose.has(id) || (out.what === 'photo' && isLoosePhoto(out.id)));
 
 /**
  * Keeps it in the browser first, all of it or nothing, then shows it and sends it. Resolves when it is shown: who leaves the
@@ -87,13 +103,14 @@ export async function put(...outs: Outgoing[]): Promise<void> {
   await setMany(
     written.map((item) => [item.id, item]),
     store(),
-  ).catch(() => {});
+  ).catch(() => written.forEach(({ id }) => loose.add(id)));
   change([...items, ...written]);
   void flush();
 }
 
 export async function drop(id: string): Promise<void> {
   change(items.filter((i) => i.id !== id));
+  loose.delete(id);
   await del(id, store()).catch(() => {});
 }
 
@@ -110,13 +127,23 @@ export async function replace(id: string, mended: (item: OutboxItem) => Outgoing
 /** Takes up again what was dropped. */
 export async function takeUp(item: OutboxItem): Promise<void> {
   change([...items.filter((i) => i.id !== item.id), item].sort((a, b) => (a.id < b.id ? -1 : 1)));
-  await set(item.id, item, store()).catch(() => {});
+  await storeOne(item);
   void flush();
 }
 
 async function keep(item: OutboxItem): Promise<void> {
   change(items.map((i) => (i.id === item.id ? item : i)));
-  await set(item.id, item, store()).catch(() => {});
+  await storeOne(item);
+}
+
+async function storeOne(item: OutboxItem): Promise<void> {
+  const stored = await set(item.id, item, store()).then(
+    () => true,
+    () => false,
+  );
+  if (stored) loose.delete(item.id);
+  else loose.add(item.id);
+  tell();
 }
 
 let flushing: Promise<void> | null = null;
@@ -132,7 +159,7 @@ function flushIn(ms: number): void {
 function hold(says: string | null): void {
   if (held === says) return;
   held = says;
-  for (const l of listeners) l();
+  tell();
 }
 
 /** Sends what waits, oldest first, one at a time; stops when the server cannot be reached. */
@@ -146,6 +173,8 @@ async function withLock(work: () => Promise<void>): Promise<void> {
   if (typeof navigator !== 'undefined' && 'locks' in navigator) {
     await navigator.locks.request('burrow-outbox', { ifAvailable: true }, async (lock) => {
       if (lock) await work();
+      // the other knows nothing of what was written here
+      else if (nextToSend()) flushIn(SENT_ELSEWHERE_MS);
     });
   } else await work();
 }
@@ -155,24 +184,26 @@ async function sendAll(): Promise<void> {
     try {
       await send(item.out);
     } catch (error) {
-      if (!(error instanceof RefusedError)) return;
-      if (NOT_NOW.has(error.status)) {
-        hold(error.message);
+      const refusal = error instanceof RefusedError ? error : null;
+      // whoever watches the connection has it sent when the server is there again
+      if (!refusal && !(await isThere())) return;
+      if (refusal && NOT_NOW.has(refusal.status)) {
+        hold(refusal.message);
         flushIn(AGAIN_MS);
         return;
       }
-      const failed = error.status >= 500 ? (item.failed ?? 0) + 1 : 0;
+      const failed = !refusal || refusal.status >= 500 ? (item.failed ?? 0) + 1 : 0;
       if (failed > 0 && failed < FAILINGS) {
         await keep({ ...item, failed });
         flushIn(FAILED_AGAIN_MS * failed);
         return;
       }
-      await keep({ ...item, refused: error.message });
+      await keep({ ...item, refused: refusal?.message ?? NOT_SENT });
       continue;
     }
     hold(null);
     // views are fetched anew before the item leaves, so that nothing written ever blinks out
-    await Promise.all([...sentListeners].map((l) => l(item.out)));
+    await Promise.allSettled([...sentListeners].map((l) => l(item.out)));
     await drop(item.id);
   }
 }
@@ -239,4 +270,6 @@ export const useHeld = (): string | null =>
     () => held,
     () => held,
   );
+/** Whether something waits in this page alone, since the browser could not store it. */
+export const useLoose = (): boolean => useSyncExternalStore(subscribe, isLoose, isLoose);
 export const useOutbox = (): OutboxItem[] => useSyncExternalStore(subscribe, outboxItems, outboxItems);

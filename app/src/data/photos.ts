@@ -6,15 +6,22 @@ let database: UseStore | null = null;
 const store = (): UseStore => (database ??= createStore('burrow-photos', 'waiting'));
 /** Pictures of this visit, also where there is no IndexedDB (a private window). */
 const here = new Map<string, Blob>();
+const loose = new Set<string>();
+/** So long a picture may take on a slow line. */
+const PHOTO_MS = 600_000;
 
 /** Keeps a picture in the browser until the server has it. */
 export async function keepPhoto(id: string, picture: Blob): Promise<void> {
   here.set(id, picture);
-  await set(id, picture, store()).catch(() => {});
+  await set(id, picture, store()).catch(() => loose.add(id));
 }
+
+/** Whether a picture waits in this page alone, since the browser could not store it. */
+export const isLoosePhoto = (id: string): boolean => loose.has(id);
 
 export async function forgetPhoto(id: string): Promise<void> {
   here.delete(id);
+  loose.delete(id);
   await del(id, store()).catch(() => {});
 }
 
@@ -33,7 +40,11 @@ export async function sendPhoto({
 }): Promise<void> {
   const bytes = await waitingPhoto(id);
   if (!bytes) return;
-  await call(`/photos/${id}?queen=${queenId}&at=${encodeURIComponent(at)}`, { method: 'PUT', bytes });
+  await call(`/photos/${id}?queen=${queenId}&at=${encodeURIComponent(at)}`, {
+    method: 'PUT',
+    bytes,
+    withinMs: PHOTO_MS,
+  });
   await del(id, store()).catch(() => {});
 }
 

@@ -3,7 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { EXAMPLE, showExample } from '@/data/example';
-import { drop, sendAgain, takeUp, useHeld, useOutbox, type OutboxItem } from '@/data/outbox';
+import { drop, sendAgain, takeUp, useHeld, useLoose, useOutbox, type OutboxItem } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { outgoingWords } from '@/words/outgoing';
@@ -23,6 +23,7 @@ export function Banner() {
   const refused = items.filter((i) => i.refused !== undefined);
   const waiting = items.length - refused.length;
   const held = useHeld();
+  const loose = useLoose();
   const keptBack = online && held !== null && waiting > 0;
   if (online && !keptBack && refused.length === 0 && !EXAMPLE) return null;
   return (
@@ -54,6 +55,11 @@ export function Banner() {
             {`${held} ${waitingWords(waiting)} kept here and will be sent again by itself.`}
           </Words>
         </View>
+      ) : null}
+      {loose && (!online || keptBack || refused.length > 0) ? (
+        <Words kind="small">
+          This browser could not store it: leave this page open until it is sent, or it is lost.
+        </Words>
       ) : null}
       {refused.slice(0, SHOWN).map((i) => (
         <Refused key={i.id} item={i} />

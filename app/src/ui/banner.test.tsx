@@ -64,6 +64,18 @@ describe('the banner', () => {
     expect(screen.queryByText(/did not take/)).toBeNull();
   });
 
+  test('says that a page is to be left open whose browser could not store what waits', async () => {
+    const server = new PretendServer([]);
+    server.down = true;
+    const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    show(<Banner />);
+    await act(() => put(settings));
+    await screen.findByText(/could not store it: leave this page open/);
+    full.mockRestore();
+  });
+
   test('says why a server that answers stores nothing for now, and that it is sent again', async () => {
     answers(507, 'The disk is full, so this was not stored.');
     show(<Banner />);

@@ -10,4 +10,5 @@ export const useDaily = (): DailyBackup | undefined =>
 
 /** @throws RefusedError saying why the folder cannot be used */
 export const chooseFolder = (folder: string | null) =>
-  call<DailyBackup>('/daily-backup', { method: 'PUT', body: { folder } });
+  // the first is made at once, however much there is
+  call<DailyBackup>('/daily-backup', { method: 'PUT', body: { folder }, withinMs: Infinity });

@@ -14,6 +14,8 @@ export type BringBackState =
 const send = (file: File, take: boolean, prefer: Preference) =>
   call<BroughtBack>(`/bring-back?take=${take ? 'yes' : 'no'}&prefer=${prefer}`, {
     method: 'POST',
+    // it may be large
+    withinMs: Infinity,
     bytes: file,
     // what kind of file it is is read from its content
     type: 'application/zip',

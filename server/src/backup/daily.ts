@@ -168,8 +168,12 @@ export class DailyBackups {
   }
 
   private async note(): Promise<Note> {
-    const read = noteSchema.safeParse(await this.store.machine.read(NOTE));
-    return read.success ? read.data : { mark: randomBytes(3).toString('hex'), folder: null, last: null };
+    const kept = await this.store.machine.read(
+      NOTE,
+      noteSchema,
+      'No backup is made every day any more until you choose its folder again.',
+    );
+    return kept ?? { mark: randomBytes(3).toString('hex'), folder: null, last: null };
   }
 
   private keep(note: Note): Promise<void> {

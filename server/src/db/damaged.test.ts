@@ -14,9 +14,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Entry } from '@gentle-burrow/core/log';
 import { v7 } from 'uuid';
+import { DailyBackups } from '../backup/daily';
 import { checkDir } from '../check';
 import { openStore } from '../start';
-import { factsOf, lookEntry, MIGRATIONS, newQueen } from '../test-kit';
+import { factsOf, lookEntry, MIGRATIONS, newQueen, NOW } from '../test-kit';
 import type { Store } from './store';
 
 const sound = mkdtempSync(join(tmpdir(), 'burrow-sound-'));
@@ -192,9 +193,37 @@ describe('a start does not fail on one bad thing', () => {
     const { aside } = await opened();
     expect(aside).toHaveLength(4);
     expect(aside).toContainEqual(expect.stringMatching(/is damaged or empty/));
-    expect(readdirSync(at('photos'))).toEqual([unfinished]);
+    expect(readdirSync(at('photos'))).toEqual([]);
     expect(readdirSync(at('quarantine'))).toHaveLength(5);
   }, 120_000);
+
+  test('what was cut off while it was written beside the data is swept away, what else lies there is not', async () => {
+    for (const name of ['backup.json.698669924', 'owner.json.1', 'mine.json.bak', 'notes.1'])
+      writeFileSync(at(name), '{');
+    mkdirSync(at('shelf.json.7'));
+    const { aside } = await opened();
+    expect(aside).toEqual([]);
+    const left = readdirSync(at('.')).filter((name) => /\.json\.|notes/.test(name));
+    expect(left.sort()).toEqual(['mine.json.bak', 'notes.1', 'shelf.json.7']);
+  }, 120_000);
+
+  test.each(['', '{"folder":', '{"folder":7}'])(
+    'where the daily backup goes, damaged (%j): it is set aside with what to do, and a folder can be chosen again',
+    async (text) => {
+      writeFileSync(at('backup.json'), text);
+      const { store } = await open();
+      const daily = new DailyBackups(store, '0.0.0-test', () => NOW);
+      expect((await daily.state()).folder).toBeNull();
+      expect(store.setAside()).toMatchObject([
+        { says: expect.stringMatching(/^backup\.json was damaged\. No backup .* choose its folder again/) },
+      ]);
+      const target = mkdtempSync(join(tmpdir(), 'burrow-daily-'));
+      expect((await daily.choose(target)).last?.went).toBe('well');
+      await store.close();
+      rmSync(target, { recursive: true });
+    },
+    60_000,
+  );
 });
 
 describe('a check', () => {

@@ -3,10 +3,14 @@ import { join } from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
 import { StartError } from '../errors';
 import { Aside } from './aside';
+import { sweep } from './disk';
 import { lockDir, type Lock } from './lock';
 
 /** Raised when what lies in a data directory changes in a way that older versions cannot read. */
 export const DATA_FORMAT = 2;
+
+/** What an atomic write of ours leaves behind when it is cut off. */
+const UNFINISHED = /^[a-z]+\.json\.\d+$/;
 
 export interface DataDir {
   root: string;
@@ -36,6 +40,7 @@ export async function openDataDir(root: string, lost: () => void = () => {}): Pr
   const marker = join(root, 'burrow.json');
   const sound = checkFormat(marker, root);
   const lock = await lockDir(root, lost);
+  sweep(root, UNFINISHED);
   const aside = new Aside(root);
   if (!sound) aside.move(marker, 'burrow.json', 'burrow.json was damaged. It was written anew.');
   // what is older is brought up to date when it is opened, and is no more to be opened by what wrote it

@@ -1,4 +1,5 @@
-import { fdatasyncSync, ftruncateSync, statfsSync, writeSync } from 'node:fs';
+import { fdatasyncSync, ftruncateSync, readdirSync, rmSync, statfsSync, writeSync } from 'node:fs';
+import { join } from 'node:path';
 import { Refusal } from '../errors';
 
 /** What is asked of a disk, so that a test can have it fail. */
@@ -45,4 +46,10 @@ export function refusalOfDisk(error: unknown): Refusal | null {
     if (FAILED.has(String(e.code))) return new Refusal('disk-failed');
   }
   return null;
+}
+
+/** Removes what was cut off while it was written, by its name: it was never acknowledged. */
+export function sweep(folder: string, unfinished: RegExp): void {
+  for (const file of readdirSync(folder, { withFileTypes: true }))
+    if (file.isFile() && unfinished.test(file.name)) rmSync(join(folder, file.name), { force: true });
 }

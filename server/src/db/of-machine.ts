@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Lesson } from '@gentle-burrow/core/view';
 import { eq } from 'drizzle-orm';
 import writeFileAtomic from 'write-file-atomic';
+import type { ZodType } from 'zod';
 import { hasRoom, needRoom } from './disk';
 import type { DataFiles } from './files';
 import type { Db } from './open';
@@ -12,14 +13,21 @@ import * as t from './schema';
 export class OfMachine {
   constructor(
     private readonly db: Db,
-    private readonly files: Pick<DataFiles, 'root' | 'disk'> | null,
+    private readonly files: Pick<DataFiles, 'root' | 'disk' | 'aside'> | null,
   ) {}
 
-  /** Null when nothing was kept under that name. */
-  async read(name: string): Promise<unknown> {
-    if (!this.files) return this.row(`machine-${name}`);
+  /**
+   * Null when nothing was kept under that name, or it cannot be used: then it is set aside.
+   * @param says what is to be done where it was damaged, a sentence
+   */
+  async read<T>(name: string, schema: ZodType<T>, says: string): Promise<T | null> {
+    if (!this.files) return schema.safeParse(await this.row(`machine-${name}`)).data ?? null;
     const file = fileIn(this.files.root, name);
-    return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as unknown) : null;
+    if (!existsSync(file)) return null;
+    const kept = schema.safeParse(parsed(readFileSync(file, 'utf8')));
+    if (kept.success) return kept.data;
+    this.files.aside.move(file, `${name}.json`, `${name}.json was damaged. ${says}`);
+    return null;
   }
 
   /**
@@ -52,6 +60,14 @@ export class OfMachine {
       .insert(t.settings)
       .values({ key, value })
       .onConflictDoUpdate({ target: t.settings.key, set: { value } });
+  }
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
   }
 }
 

@@ -4,7 +4,7 @@ import { isOfOurTime } from '@gentle-burrow/core/facts';
 import { asc, eq } from 'drizzle-orm';
 import writeFileAtomic from 'write-file-atomic';
 import { Refusal } from '../errors';
-import { needRoom } from './disk';
+import { needRoom, sweep } from './disk';
 import type { DataFiles } from './files';
 import type { OpenDb } from './open';
 import * as t from './schema';
@@ -51,10 +51,9 @@ export class Photos {
     if (!this.files) return 0;
     const { photos, aside } = this.files;
     let replayed = 0;
+    sweep(photos, UNFINISHED);
     for (const name of readdirSync(photos)) {
       const path = join(photos, name);
-      // cut off while it was written: never acknowledged
-      if (UNFINISHED.test(name)) continue;
       const about = aboutOf(name);
       if (!about) {
         aside.move(path, name, `${name} in the folder of photos is none of ours.`);

@@ -18,12 +18,13 @@ async function within<T>(ms: number, work: (signal: AbortSignal) => Promise<T>):
   }
 }
 
-/** Whether the server answers at all. */
+/** Whether the server answers at all; a network that answers everything with a page of its own is no server. */
 export const isThere = (): Promise<boolean> =>
-  within(THERE_MS, (signal) => fetch('/api/health', { cache: 'no-store', signal })).then(
-    (r) => r.ok,
-    () => false,
-  );
+  within(THERE_MS, async (signal) => {
+    const response = await fetch('/api/health', { cache: 'no-store', signal });
+    await response.json();
+    return response.ok;
+  }).catch(() => false);
 
 /** Asks the server until it answers, then says "online", which lets waiting entries go. */
 async function probe(): Promise<void> {

@@ -155,6 +155,18 @@ describe('nothing stays stuck in silence', () => {
     expect(outboxItems()).toEqual([]);
   });
 
+  test('a network that answers everything with a page of its own is no server: nothing steps aside', async () => {
+    const page = { ok: true, status: 200, json: () => Promise.reject(new SyntaxError('no JSON')) };
+    globalThis.fetch = jest.fn(async () => page) as never;
+    await put(settings('weekly'));
+    for (let i = 0; i < 4; i++) {
+      await flush();
+      await jest.advanceTimersByTimeAsync(10_000);
+    }
+    expect(onlineManager.isOnline()).toBe(false);
+    expect(outboxItems()).toEqual([{ id: expect.any(String), out: settings('weekly') }]);
+  });
+
   test('an answer that never comes is given up: the line died in silence', async () => {
     globalThis.fetch = jest.fn(
       (_: string, init?: { signal?: AbortSignal }) =>

@@ -7,19 +7,9 @@ import type { Store } from '../db/store';
 import { unhurried } from '../unhurried';
 import { BACKUP_FORMAT, FACTS_FILE, MANIFEST_FILE, PHOTOS_FOLDER, type Manifest } from './manifest';
 
-/** So much is handed on at once: whoever compresses or sends it takes a turn for each piece, and waits behind others for every turn. */
-const PIECE = 64 * 1024;
-
-/** Facts as lines of JSON, many in a piece; others are answered meanwhile. */
+/** Facts as lines of JSON; others are answered meanwhile. */
 export async function* linesOf(facts: AsyncIterable<Fact>): AsyncGenerator<string> {
-  let piece = '';
-  for await (const fact of unhurried(facts)) {
-    piece += `${JSON.stringify(fact)}\n`;
-    if (piece.length < PIECE) continue;
-    yield piece;
-    piece = '';
-  }
-  if (piece) yield piece;
+  for await (const fact of unhurried(facts)) yield `${JSON.stringify(fact)}\n`;
 }
 
 /**
@@ -55,8 +45,8 @@ export async function archiveOf(
   async function* facts(): AsyncGenerator<Buffer> {
     const hash = createHash('sha256');
     let bytes = 0;
-    for await (const piece of linesOf(counted())) {
-      const out = Buffer.from(piece);
+    for await (const line of linesOf(counted())) {
+      const out = Buffer.from(line);
       hash.update(out);
       bytes += out.length;
       yield out;

@@ -37,7 +37,7 @@ export interface OutboxItem {
   failed?: number;
 }
 
-/** The server has failed over one thing, or it could not be sent although the server answers, so often that it is taken for its fault: what stands behind it goes on. */
+/** So often the server fails over one thing, or it cannot be sent although the server answers, before what stands behind it goes on. */
 const FAILINGS = 3;
 /** It answers, but can store nothing for now: what waits is sent again after so long. */
 const AGAIN_MS = 30_000;

@@ -7,9 +7,19 @@ import type { Store } from '../db/store';
 import { unhurried } from '../unhurried';
 import { BACKUP_FORMAT, FACTS_FILE, MANIFEST_FILE, PHOTOS_FOLDER, type Manifest } from './manifest';
 
-/** Facts as lines of JSON; others are answered meanwhile. */
+/** So much is handed on at once: whoever compresses or sends it takes a turn for each piece, and waits behind others for every turn. */
+const PIECE = 64 * 1024;
+
+/** Facts as lines of JSON, many in a piece; others are answered meanwhile. */
 export async function* linesOf(facts: AsyncIterable<Fact>): AsyncGenerator<string> {
-  for await (const fact of unhurried(facts)) yield `${JSON.stringify(fact)}\n`;
+  let piece = '';
+  for await (const fact of unhurried(facts)) {
+    piece += `${JSON.stringify(fact)}\n`;
+    if (piece.length < PIECE) continue;
+    yield piece;
+    piece = '';
+  }
+  if (piece) yield piece;
 }
 
 /**
@@ -45,8 +55,8 @@ export async function archiveOf(
   async function* facts(): AsyncGenerator<Buffer> {
     const hash = createHash('sha256');
     let bytes = 0;
-    for await (const line of linesOf(counted())) {
-      const out = Buffer.from(line);
+    for await (const piece of linesOf(counted())) {
+      const out = Buffer.from(piece);
       hash.update(out);
       bytes += out.length;
       yield out;

@@ -5,6 +5,7 @@ import type { PgDatabase } from 'drizzle-orm/pg-core';
 import type { PgQueryResultHKT } from 'drizzle-orm/pg-core/session';
 import type { Pool } from 'pg';
 import { Refusal, StartError } from '../errors';
+import { inTurn } from '../unhurried';
 import * as schema from './schema';
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -86,6 +87,8 @@ async function openPglite(dataDir: string | undefined, migrationsFolder: string)
     // 128 MB by default, all of it inside this process
     postgresqlconf: ['shared_buffers=32MB'],
   });
+  const query = client.query.bind(client);
+  client.query = (...asked: Parameters<typeof query>) => inTurn(() => query(...asked) as Promise<never>);
   const db = drizzle(client, { schema });
   await refuseNewer(db, migrationsFolder);
   await migrate(db, { migrationsFolder });

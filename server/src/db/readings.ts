@@ -148,21 +148,39 @@ function rowOf(probeId: string, whole: Day): typeof t.readingDays.$inferInsert {
 }
 
 const ofProbe = (probeId: string, fromMs: number, toMs: number) =>
-  and(
-    eq(t.readingDays.probeId, probeId),
-    between(t.readingDays.day, dayNumber(fromMs), dayNumber(Math.max(fromMs, toMs - 1))),
-  );
+  and(eq(t.readingDays.probeId, probeId), withinDays(fromMs, toMs));
+
+const withinDays = (fromMs: number, toMs: number) =>
+  between(t.readingDays.day, dayNumber(fromMs), dayNumber(Math.max(fromMs, toMs - 1)));
 
 /** The hours of a probe between two moments in which it was read, in order. */
 export async function hoursOf(db: Db, probeId: string, fromMs: number, toMs: number): Promise<Rolled[]> {
+  return (await hoursWhere(db, ofProbe(probeId, fromMs, toMs), fromMs, toMs)).get(probeId) ?? [];
+}
+
+/** The hours of every probe between two moments in which it was read, in order. */
+export const hoursOfEach = (db: Db, fromMs: number, toMs: number): Promise<Map<string, Rolled[]>> =>
+  hoursWhere(db, withinDays(fromMs, toMs), fromMs, toMs);
+
+async function hoursWhere(
+  db: Db,
+  where: SQL | undefined,
+  fromMs: number,
+  toMs: number,
+): Promise<Map<string, Rolled[]>> {
   const rows = await db
-    .select({ day: t.readingDays.day, hours: t.readingDays.hours })
+    .select({ probeId: t.readingDays.probeId, day: t.readingDays.day, hours: t.readingDays.hours })
     .from(t.readingDays)
-    .where(ofProbe(probeId, fromMs, toMs))
-    .orderBy(asc(t.readingDays.day));
-  return rows
-    .flatMap((r) => unpackedHours(r.day, r.hours))
-    .filter((h) => h.n > 0 && h.ms + HOUR_MS > fromMs && h.ms < toMs);
+    .where(where)
+    .orderBy(asc(t.readingDays.probeId), asc(t.readingDays.day));
+  const found = new Map<string, Rolled[]>();
+  for (const { probeId, day, hours } of rows) {
+    const all = found.get(probeId) ?? [];
+    found.set(probeId, all);
+    for (const h of unpackedHours(day, hours))
+      if (h.n > 0 && h.ms + HOUR_MS > fromMs && h.ms < toMs) all.push(h);
+  }
+  return found;
 }
 
 /** The days (of UTC) of a probe between two moments, in order. */

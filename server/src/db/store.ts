@@ -35,6 +35,7 @@ import {
   allReadings,
   compareReadings,
   hoursOf,
+  hoursOfEach,
   latestOf,
   readingsBetween,
   seriesOf,
@@ -277,6 +278,11 @@ export class Store {
     return hoursOf(this.open.db, probeId, fromMs, toMs);
   }
 
+  /** The same of every probe. */
+  hoursOfEach(fromMs: number, toMs: number): Promise<Map<string, Rolled[]>> {
+    return hoursOfEach(this.open.db, fromMs, toMs);
+  }
+
   /** Every reading of a probe between two moments, a day at a time. */
   readings(probeId: string, fromMs: number, toMs: number): AsyncGenerator<Columns> {
     return readingsBetween(this.open.db, probeId, fromMs, toMs);
@@ -301,6 +307,13 @@ export class Store {
   async tokenOf(probeId: string): Promise<{ hash: string; madeAt: Date } | null> {
     const [row] = await this.open.db.select().from(t.probeTokens).where(eq(t.probeTokens.probeId, probeId));
     return row ?? null;
+  }
+
+  /** When each probe that has a secret got it. */
+  async tokensMadeAt(): Promise<Map<string, Date>> {
+    const { probeId, madeAt } = t.probeTokens;
+    const rows = await this.open.db.select({ probeId, madeAt }).from(t.probeTokens);
+    return new Map(rows.map((r) => [r.probeId, r.madeAt]));
   }
 
   /** The keeper's own profiles, by name. */

@@ -23,21 +23,20 @@ const HOUR_MS = 3_600_000;
 
 /** Whatever measures with what it shows now, and what is wrong at the places where it lies. */
 export async function climateNow(store: Store, views: Views, now: Instant): Promise<Climate> {
-  const [probes, latest, places, { hemisphere }] = await Promise.all([
+  const nowMs = msOf(now);
+  const [probes, latest, read, tokens, places, { hemisphere }] = await Promise.all([
     store.probes(),
     store.latest(),
+    store.hoursOfEach(nowMs - LOOK_BACK_DAYS * DAY_MS, nowMs + HOUR_MS),
+    store.tokensMadeAt(),
     store.places(),
     store.settings(),
   ]);
   const newest = new Map(latest.map((l) => [l.probeId, l]));
-  const nowMs = msOf(now);
-  const shown = await Promise.all(
-    probes.map(async (probe) => {
-      const last = newest.get(probe.id);
-      const hours = last ? await store.hours(probe.id, nowMs - LOOK_BACK_DAYS * DAY_MS, nowMs + HOUR_MS) : [];
-      return { now: await probeNow(store, probe, last, hours, nowMs), hours };
-    }),
-  );
+  const shown = probes.map((probe) => {
+    const hours = read.get(probe.id) ?? [];
+    return { now: probeNow(probe, newest.get(probe.id), tokens.get(probe.id), hours, nowMs), hours };
+  });
   return {
     probes: shown.map((s) => s.now),
     reckoned: reckonedPlaces(places, await views.measuredAt(places.map((p) => p.id)), now, hemisphere),
@@ -45,17 +44,16 @@ export async function climateNow(store: Store, views: Views, now: Instant): Prom
   };
 }
 
-async function probeNow(
-  store: Store,
+function probeNow(
   probe: Probe,
   last: { ms: number; centiC: number; centiPct: number } | undefined,
+  tokenMadeAt: Date | undefined,
   hours: readonly Rolled[],
   nowMs: number,
-): Promise<ProbeNow> {
+): ProbeNow {
   const truth = correctionsOf(probe);
   const of = (shown: number | null, measure: 'tempC' | 'rh') =>
     shown === null ? null : correctedReading(shown, truth[measure]);
-  const token = await store.tokenOf(probe.id);
   const day = together(
     hours.filter((h) => h.ms >= nowMs - DAY_MS),
     nowMs - DAY_MS,
@@ -74,7 +72,7 @@ async function probeNow(
       day.n > 0
         ? { tempC: spreadOf(day.temp, 100, truth.tempC), rh: spreadOf(day.rh, 10_000, truth.rh) }
         : null,
-    tokenMadeAt: token?.madeAt.toISOString() ?? null,
+    tokenMadeAt: tokenMadeAt?.toISOString() ?? null,
   };
 }
 

@@ -6,6 +6,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { instantOf } from '@gentle-burrow/core/quantity';
 import { buildApp } from './app';
+import { tidyAtRest } from './at-rest';
 import { DailyBackups } from './backup/daily';
 import { seedDemo } from './demo/seed';
 import { StartError } from './errors';
@@ -160,6 +161,7 @@ export async function serve(serving: Serving): Promise<Served> {
     await stop();
     throw listenError(error as NodeJS.ErrnoException, host, port);
   }
+  tidyAtRest(app.server);
   endReady = views.readyAhead(moment);
   backups.begin();
   const address = app.server.address();

@@ -1,4 +1,22 @@
-import { countBrood, expect, nextTo, testOffline } from '../burrow';
+import { countBrood, expect, nextTo, test, testOffline } from '../burrow';
+
+/** What the browser keeps of the answers that were last shown. */
+function lastSeen(): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const open = indexedDB.open('keyval-store');
+    open.onerror = () => reject(open.error ?? new Error('nothing is kept'));
+    open.onsuccess = () => {
+      const db = open.result;
+      const done = (text: unknown) => {
+        db.close();
+        resolve(typeof text === 'string' ? text : '');
+      };
+      if (!db.objectStoreNames.contains('keyval')) return done('');
+      const kept = db.transaction('keyval').objectStore('keyval').get('burrow-cache');
+      kept.onsuccess = () => done(kept.result);
+    };
+  });
+}
 
 interface Log {
   entries: { kind: string; id: string }[];
@@ -13,7 +31,7 @@ testOffline(
     await expect(page.getByRole('heading', { name: 'How is S1 doing?' })).toBeVisible();
     // the application and what was last seen are kept by the browser
     await page.evaluate(() => navigator.serviceWorker.ready);
-    await page.waitForTimeout(1000);
+    await expect.poll(() => page.evaluate(lastSeen)).toContain(id);
     const before = (await demo.api<Log>(`/queens/${id}/entries`)).entries.length;
 
     await demo.stop();
@@ -41,11 +59,25 @@ testOffline(
   },
 );
 
+test(
+  'what the server could not give at first comes by itself: icons are drawn, and nothing is thrown',
+  { tag: '@phone' },
+  async ({ page, demo }) => {
+    let away = true;
+    await page.route(/\.ttf$/, (route) => (away ? route.abort() : route.continue()));
+    await page.goto(demo.url);
+    await expect(page.getByRole('heading', { name: 'What needs me today?' })).toBeVisible();
+    const icons = page.getByRole('navigation').locator('[aria-hidden=true]').getByText(/\S/);
+    await expect(icons).toHaveCount(0);
+    away = false;
+    await expect(icons.first()).toBeVisible();
+  },
+);
+
 testOffline('a queen can be taken in without a connection', { tag: '@phone' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);
   // from then on the application itself is kept by the browser
   await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.waitForTimeout(1000);
   await page.getByRole('button', { name: 'Take in a queen' }).first().click();
   await page.getByRole('radio', { name: 'Caught digging' }).click();
   await nextTo(page, 'Is she healthy?');

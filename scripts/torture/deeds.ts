@@ -35,6 +35,15 @@ const picture = await sharp({ create: { width: 60, height: 40, channels: 3, back
   .jpeg()
   .toBuffer();
 
+/** One thing that is sent as it is, and must be there as it was sent. */
+const sent = (what: string, method: Deed['method'], path: string, fact: Fact): Deed => ({
+  what,
+  method,
+  path,
+  body: fact.value,
+  facts: [fact],
+});
+
 /** Makes up what a keeper writes. */
 export class Deeds {
   readonly probe = {
@@ -131,13 +140,7 @@ export class Deeds {
 
   private place(): Deed {
     const value = { ...this.chance.pick(this.known.places), tempC: 15 + this.chance.upTo(150) / 10 };
-    return {
-      what: 'place',
-      method: 'PUT',
-      path: `/places/${value.id}`,
-      body: value,
-      facts: [{ fact: 'place', value }],
-    };
+    return sent('place', 'PUT', `/places/${value.id}`, { fact: 'place', value });
   }
 
   private settings(): Deed {
@@ -146,13 +149,7 @@ export class Deeds {
       learn: this.chance.upTo(2) === 0,
       weekdays: [this.chance.upTo(7)],
     };
-    return {
-      what: 'settings',
-      method: 'PUT',
-      path: '/settings',
-      body: value,
-      facts: [{ fact: 'settings', value }],
-    };
+    return sent('settings', 'PUT', '/settings', { fact: 'settings', value });
   }
 
   private stock(): Deed {
@@ -164,13 +161,7 @@ export class Deeds {
         tube: null,
         lowAt: this.chance.upTo(5),
       };
-      return {
-        what: 'stock item',
-        method: 'PUT',
-        path: `/stock/items/${value.id}`,
-        body: value,
-        facts: [{ fact: 'stock-item', value }],
-      };
+      return sent('stock item', 'PUT', `/stock/items/${value.id}`, { fact: 'stock-item', value });
     }
     const value = {
       id: v7(),
@@ -180,13 +171,7 @@ export class Deeds {
       why: 'bought' as const,
       queenId: null,
     };
-    return {
-      what: 'stock change',
-      method: 'POST',
-      path: '/stock/moves',
-      body: value,
-      facts: [{ fact: 'stock-move', value }],
-    };
+    return sent('stock change', 'POST', '/stock/moves', { fact: 'stock-move', value });
   }
 
   private photo(): Deed {

@@ -6,7 +6,7 @@ const AT_A_TIME_MS = 15;
 let last: Promise<void> = Promise.resolve();
 
 /** Of all that go through something long just one goes on in each turn, so that who asks for something short waits for one of them alone. */
-const breathe = (): Promise<void> => (last = last.then(() => nextTurn()));
+export const breathe = (): Promise<void> => (last = last.then(() => nextTurn()));
 
 let began: number | null = null;
 let line: Promise<unknown> = Promise.resolve();

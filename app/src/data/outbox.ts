@@ -41,12 +41,12 @@ export interface OutboxItem {
 const FAILINGS = 3;
 /** It answers, but can store nothing for now: what waits is sent again after so long. */
 const AGAIN_MS = 30_000;
-const FAILED_AGAIN_MS = 2000;
-const SENT_ELSEWHERE_MS = 2000;
+/** It failed over something, or another tab is sending: it is tried again after so long. */
+const SOON_MS = 2000;
 /** Full disk, a disk that does not write, too much at once: not the fault of what was sent. */
 const NOT_NOW = new Set([429, 503, 507]);
 
-const NOT_SENT = 'It could not be sent, although the server answers.';
+const NOT_SENT = 'It could not be sent, although the server answers. Look to the connection, then send it again.';
 
 let database: UseStore | null = null;
 const store = (): UseStore => (database ??= createStore(apart('burrow-outbox'), 'items'));
@@ -174,7 +174,7 @@ async function withLock(work: () => Promise<void>): Promise<void> {
     await navigator.locks.request('burrow-outbox', { ifAvailable: true }, async (lock) => {
       if (lock) await work();
       // the other knows nothing of what was written here
-      else if (nextToSend()) flushIn(SENT_ELSEWHERE_MS);
+      else if (nextToSend()) flushIn(SOON_MS);
     });
   } else await work();
 }
@@ -195,7 +195,7 @@ async function sendAll(): Promise<void> {
       const failed = !refusal || refusal.status >= 500 ? (item.failed ?? 0) + 1 : 0;
       if (failed > 0 && failed < FAILINGS) {
         await keep({ ...item, failed });
-        flushIn(FAILED_AGAIN_MS * failed);
+        flushIn(SOON_MS * failed);
         return;
       }
       await keep({ ...item, refused: refusal?.message ?? NOT_SENT });

@@ -24,6 +24,7 @@ export function Banner() {
   const waiting = items.length - refused.length;
   const held = useHeld();
   const loose = useLoose();
+  const where = loose ? 'waiting on this page' : 'kept here';
   const keptBack = online && held !== null && waiting > 0;
   if (online && !keptBack && refused.length === 0 && !EXAMPLE) return null;
   return (
@@ -44,7 +45,7 @@ export function Banner() {
           <Words kind="small" style={styles.fill}>
             {waiting === 0
               ? 'The server cannot be reached. You can go on: what you write is kept here and sent later.'
-              : `The server cannot be reached. ${waitingWords(waiting)} kept here and will be sent later.`}
+              : `The server cannot be reached. ${waitingWords(waiting)} ${where} and will be sent later.`}
           </Words>
         </View>
       )}
@@ -52,7 +53,7 @@ export function Banner() {
         <View style={styles.row}>
           <Icon source="harddisk" size={18} color={p.amber} />
           <Words kind="small" style={styles.fill}>
-            {`${held} ${waitingWords(waiting)} kept here and will be sent again by itself.`}
+            {`${held} ${waitingWords(waiting)} ${where} and will be sent again by itself.`}
           </Words>
         </View>
       ) : null}

@@ -73,6 +73,8 @@ describe('the banner', () => {
     show(<Banner />);
     await act(() => put(settings));
     await screen.findByText(/could not store it: leave this page open/);
+    expect(screen.getByText(/1 entry is waiting on this page and will be sent later/)).toBeTruthy();
+    expect(screen.queryByText(/kept here/)).toBeNull();
     full.mockRestore();
   });
 

@@ -1,4 +1,3 @@
-import { setImmediate as breathe } from 'node:timers/promises';
 import { errorSchema } from '@gentle-burrow/contract';
 import { idSchema } from '@gentle-burrow/core/facts';
 import { ledger } from '@gentle-burrow/core/founding';
@@ -13,6 +12,7 @@ import { z } from 'zod';
 import type { Services } from '../app';
 import { Refusal } from '../errors';
 import type { LabelText } from '../labels/design';
+import { breathe } from '../unhurried';
 import { zoneOf } from '../zone';
 
 const MOST = 500;

@@ -4,7 +4,7 @@ import { runInNewContext } from 'node:vm';
 
 /** Nobody has asked anything for so long: collecting takes some 50 ms in which nobody waits. */
 const QUIET_MS = 5000;
-/** Less than this is not worth it. */
+/** Less more in use than this is not worth it. */
 const WORTH_BYTES = 16 * 1024 * 1024;
 /** The second time gives back the pages that the first has emptied. */
 const TIMES = 2;
@@ -13,13 +13,13 @@ const TIMES = 2;
 export function tidyAtRest(server: Pick<Server, 'on'>): void {
   setFlagsFromString('--expose-gc');
   const collect = runInNewContext('gc') as () => void;
-  const held = () => getHeapStatistics().total_heap_size;
+  const used = () => getHeapStatistics().used_heap_size;
   let settled = 0;
   let done = 0;
   const quiet = setTimeout(() => {
-    if (done === 0 && held() < settled + WORTH_BYTES) return;
+    if (done === 0 && used() < settled + WORTH_BYTES) return;
     collect();
-    settled = held();
+    settled = used();
     if (++done < TIMES) quiet.refresh();
   }, QUIET_MS);
   quiet.unref();

@@ -15,8 +15,6 @@ const daysWide = (band: { p10: string; p90: string }) =>
   (Date.parse(band.p90) - Date.parse(band.p10)) / 86_400_000;
 
 async function takeIn(page: Page, ago: number): Promise<void> {
-  // a tap in the very moment in which text takes its own face, and lines break elsewhere, may miss
-  await page.evaluate(() => document.fonts.ready.then(() => undefined));
   await page.getByRole('button', { name: 'Take in a queen' }).first().click();
   await page.getByRole('radio', { name: 'Caught walking' }).click();
   await page.getByLabel('Day she came into her tube').fill(dayAgo(ago));

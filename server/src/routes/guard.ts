@@ -49,7 +49,8 @@ const POLICY = [
 ].join('; ');
 
 /** Only the camera is ever used, to read a label. */
-const PERMISSIONS = 'camera=(self), geolocation=(), microphone=(), payment=(), usb=(), serial=()';
+const PERMISSIONS =
+  'camera=(self), geolocation=(), microphone=(), payment=(), usb=(), serial=(), bluetooth=()';
 
 /** Refuses names that are not known, and tells browsers what pages of this server may do. */
 export const guard = fp(async function guard(app: FastifyInstance, { knows }: { knows: Knows }) {

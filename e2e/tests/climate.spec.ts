@@ -210,8 +210,8 @@ test('in hot dry air her water ends sooner: the fresh tube is asked for in time,
   // her line tells that it went faster still
   await page.goto(`${demo.url}/queens/${id}/look`);
   const line = page.getByRole('slider', { name: 'Water line' });
-  const reckoned = Number(await line.getAttribute('aria-valuenow'));
-  for (let mm = reckoned; mm > 12; mm--) await line.press('ArrowLeft');
+  // until it was read, it stands where it is reckoned to be, which a newer answer may change
+  while (Number(await line.getAttribute('aria-valuenow')) > 12) await line.press('ArrowLeft');
   await expect(page.getByText('Water line read at 12 mm.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this look' }).click();
   await expect(page.getByRole('link', { name: /^P1, .* now\. .*Offer a fresh tube now/ })).toBeVisible();

@@ -4,22 +4,26 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from './network';
 import { useOutbox, type OutboxItem } from './outbox';
+import { told } from './told';
 
 /** Everything that probes tell is asked for anew together. */
 export const CLIMATE_KEY = ['climate'];
 /** A probe sends by itself: who looks at a place sees it move. */
 const ANEW_MS = 60_000;
 
-const nowQuery = {
+export const climateQuery = {
   queryKey: [...CLIMATE_KEY, 'now'],
   queryFn: () => call<Climate>('/climate'),
   refetchInterval: ANEW_MS,
 };
 
+/** Whether what measures is known, or nobody can tell it now. */
+export const useClimateTold = (): boolean => told(useQuery(climateQuery));
+
 /** Whatever measures with what it shows now, and what is wrong at the places; with what still waits to be sent. */
 export function useClimate(): Climate & { known: boolean; failed: boolean } {
   const items = useOutbox();
-  const { data, isError } = useQuery(nowQuery);
+  const { data, isError } = useQuery(climateQuery);
   return useMemo(
     () => ({
       probes: withWaiting(data?.probes ?? [], items),
@@ -96,9 +100,9 @@ const STEP_MS = 15 * 60_000;
  */
 export function useSeries(probeId: string | null, { days, columns }: Stretch) {
   const items = useOutbox();
-  const { data } = useQuery(nowQuery);
+  const { data } = useQuery(climateQuery);
   const waits = items.some(({ out }) => out.what === 'probe' && out.probe.id === probeId);
-  const told = data?.probes.some((p) => p.probe.id === probeId) ?? false;
+  const stored = data?.probes.some((p) => p.probe.id === probeId) ?? false;
   return useQuery({
     queryKey: [...CLIMATE_KEY, 'series', probeId, days, columns],
     queryFn: () => {
@@ -108,7 +112,7 @@ export function useSeries(probeId: string | null, { days, columns }: Stretch) {
       return call<Series>(`/probes/${probeId}/series?from=${from}&to=${until}&columns=${columns}`);
     },
     // of one that still waits to be sent nobody can tell anything yet
-    enabled: probeId !== null && (told || !waits),
+    enabled: probeId !== null && (stored || !waits),
     refetchInterval: ANEW_MS,
     // while another stretch of the same probe comes; never the readings of another one
     placeholderData: (before, query) => (query?.queryKey[2] === probeId ? before : undefined),

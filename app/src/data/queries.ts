@@ -17,12 +17,14 @@ import {
 import { useMemo } from 'react';
 import { v7 } from 'uuid';
 import { showDatesIn } from '@/ui/dates';
-import { CLIMATE_KEY } from './climate';
+import { CLIMATE_KEY, climateQuery } from './climate';
+import { dailyQuery } from './daily-backup';
 import { fetchAnew } from './fetch-anew';
 import { call } from './network';
 import { onSent, outboxItems, put, replace, useOutbox, type OutboxItem, type Outgoing } from './outbox';
 import { newQueensIn, queenIdsOf, withPending } from './pending';
 import { projectLocally } from './projection';
+import { told } from './told';
 
 const NOTHING_LEARNED: Learned = {};
 
@@ -70,11 +72,13 @@ const speciesQuery = {
   staleTime: CATALOGUE_FRESH_MS,
 };
 
-/** Asks for what the first page shows before it is drawn, so that it is drawn once, with its tubes. */
+/** Asks for what the first page shows before it is drawn, so that it is drawn once, with its tubes and its alarms. */
 export function askForShelf(client: QueryClient): void {
   void client.prefetchQuery(shelfQuery);
   void client.prefetchQuery(speciesQuery);
   void client.prefetchQuery(ownKindsQuery);
+  void client.prefetchQuery(climateQuery);
+  void client.prefetchQuery(dailyQuery);
 }
 
 const ownKindsQuery = { queryKey: KEYS.ownKinds, queryFn: () => call<{ kinds: OwnKind[] }>('/own-kinds') };
@@ -91,10 +95,9 @@ export function useOwnKinds(): readonly OwnKind[] {
   }, [data, items]);
 }
 
-/** Whether the keeper's own profiles are known, or nobody can tell them now: until then none may be said to be missing. */
+/** Whether the keeper's own profiles are known, or nobody can tell them now. */
 export function useOwnKindsKnown(): boolean {
-  const { data, isError, fetchStatus } = useQuery(ownKindsQuery);
-  return data !== undefined || isError || fetchStatus === 'paused';
+  return told(useQuery(ownKindsQuery));
 }
 
 /** Names and looks of every kind, the keeper's own first; what one is reckoned by is in its profile (`useProfileOf`). */
@@ -121,9 +124,14 @@ export function useLearned(): Learned | null {
   return data?.learned ?? null;
 }
 
+const placesQuery = { queryKey: KEYS.places, queryFn: () => call<{ places: Place[] }>('/places') };
+
+/** Whether the places are known, or nobody can tell them now. */
+export const usePlacesTold = (): boolean => told(useQuery(placesQuery));
+
 export function usePlaces(): Place[] {
   const items = useOutbox();
-  const { data } = useQuery({ queryKey: KEYS.places, queryFn: () => call<{ places: Place[] }>('/places') });
+  const { data } = useQuery(placesQuery);
   return useMemo(() => {
     const all = new Map((data?.places ?? []).map((p) => [p.id, p]));
     for (const { out } of items) {
@@ -305,13 +313,15 @@ export interface ShownStock {
   settled: boolean;
 }
 
+const stockQuery = { queryKey: KEYS.stock, queryFn: () => call<Stock>('/stock') };
+
+/** Whether the stock is known, or nobody can tell it now. */
+export const useStockTold = (): boolean => told(useQuery(stockQuery));
+
 /** What is kept ready, with what still waits to be sent worked in. */
 export function useStock(): ShownStock {
   const items = useOutbox();
-  const { data, fetchStatus } = useQuery({
-    queryKey: KEYS.stock,
-    queryFn: () => call<Stock>('/stock'),
-  });
+  const { data, fetchStatus } = useQuery(stockQuery);
   const settled = fetchStatus !== 'fetching';
   return useMemo(() => {
     const levels = new Map((data?.levels ?? []).map((l) => [l.item.id, l]));

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { AlarmCard } from '@/ui/AlarmCard';
 import { Words } from '@/ui/Words';
 import { failedText, LESS } from './backup-text';
-import { useDaily } from './daily-backup';
+import { useDaily } from '@/data/daily-backup';
 
 /** What is wrong with the daily backup, where a keeper looks every day; nothing when all is well or none is made. */
 export function BackupAlarm() {

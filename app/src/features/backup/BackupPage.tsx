@@ -2,12 +2,16 @@ import { Linking, StyleSheet } from 'react-native';
 import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
+import { Loading } from '@/ui/states';
+import { useEver } from '@/ui/useEver';
 import { Words } from '@/ui/Words';
 import { BringBack } from './BringBack';
 import { Daily } from './Daily';
+import { useDailyTold } from '@/data/daily-backup';
 
 /** Everything out as one file, every day by itself, and in again. */
 export function BackupPage() {
+  const told = useEver(useDailyTold());
   return (
     <Screen question="What if it were lost?" back="/records">
       <Sheet>
@@ -32,8 +36,14 @@ export function BackupPage() {
           </Words>
         </Caution>
       </Sheet>
-      <Daily />
-      <BringBack />
+      {told ? (
+        <>
+          <Daily />
+          <BringBack />
+        </>
+      ) : (
+        <Loading what="the daily backup" />
+      )}
     </Screen>
   );
 }

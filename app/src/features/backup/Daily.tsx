@@ -11,7 +11,7 @@ import { Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { bytesText, failedText, LESS } from './backup-text';
-import { chooseFolder, DAILY_KEY, useDaily } from './daily-backup';
+import { chooseFolder, DAILY_KEY, useDaily } from '@/data/daily-backup';
 
 /** The backup that is made every day: where it goes, and how the last one went. */
 export function Daily() {

@@ -22,11 +22,17 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 const fill = (name: string, value: string) =>
   fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
 
+/** The bench as it stands once the stock is known. */
+async function showFill() {
+  show(<FillPage />);
+  await screen.findByRole('slider', { name: 'Water line' });
+}
+
 describe('the bench', () => {
   test('schools of fill on one scale, each with what it comes to; a tap sets the line', async () => {
     new PretendServer([]);
-    show(<FillPage />);
-    const half = await screen.findByRole('radio', { name: /^Half water/ });
+    await showFill();
+    const half = screen.getByRole('radio', { name: /^Half water/ });
     expect(screen.getAllByRole('img', { name: /Tube 16 by 150 mm/ })).toHaveLength(4);
     fireEvent.click(half);
     expect(screen.getByRole('slider', { name: 'Water line' }).getAttribute('aria-valuenow')).toBe('75');
@@ -41,14 +47,14 @@ describe('the bench', () => {
 
   test('a fill that leaves no chamber says why instead of a figure', async () => {
     new PretendServer([]);
-    show(<FillPage />);
+    await showFill();
     fill('Inner plug, mm', '30');
     expect((await screen.findAllByText(/leave no chamber/)).length).toBe(1);
   });
 
   test('warming: what it pushes out, in ml and drops, and the safe step', async () => {
     new PretendServer([]);
-    show(<FillPage />);
+    await showFill();
     press(/Warming and flood/);
     fill('Bubble, ml', '2');
     fill('From, °C', '20');
@@ -62,7 +68,7 @@ describe('the bench', () => {
 
   test('a size of one’s own is kept in the stock', async () => {
     const server = new PretendServer([]);
-    show(<FillPage />);
+    await showFill();
     fireEvent.click(screen.getByRole('radio', { name: /^My own/ }));
     fill('Outside, mm', '14');
     fill('Bore inside, mm', '12');
@@ -74,7 +80,7 @@ describe('the bench', () => {
 
   test('six plugs with what they mean and how to mend them', async () => {
     new PretendServer([]);
-    show(<FillPage />);
+    await showFill();
     press(/Is the plug right/);
     expect(screen.getAllByRole('img', { name: /^A plug that is/ })).toHaveLength(6);
     expect(screen.getByText('Use half the cotton. She cannot pass, air can.')).toBeTruthy();

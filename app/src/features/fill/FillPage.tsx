@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
 import { usePlacesAsMeasured } from '@/data/places-as-measured';
-import { useSettings, useSpecies, useStock } from '@/data/queries';
+import { useSettings, useSpecies, useStock, useStockTold } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -17,6 +17,8 @@ import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { fromC, fromMm, lengthName, lengthText, tempText, toC, toMm } from '@/ui/units';
+import { useEver } from '@/ui/useEver';
+import { Waiting } from '@/ui/Waiting';
 import { Words } from '@/ui/Words';
 import { Cells } from './Cells';
 import { Hygiene, Substrate, WaterSources } from './Checks';
@@ -62,8 +64,16 @@ const START: Draft = {
   roomRelHumidity: 0.5,
 };
 
-/** How shall her tube be filled? Schools side by side, by this room and this queen; plugs, water, and what is no tube. */
+const QUESTION = 'How shall her tube be filled?';
+
+/** Tubes of the stock are offered first: none is before they are known. */
 export function FillPage() {
+  const told = useEver(useStockTold());
+  return told ? <Filling /> : <Waiting question={QUESTION} back="/bench" what="the stock" />;
+}
+
+/** How shall her tube be filled? Schools side by side, by this room and this queen; plugs, water, and what is no tube. */
+function Filling() {
   const { value: d, change } = useDraft<Draft>('bench', START);
   const { length, temperature } = usePreferences();
   const places = usePlacesAsMeasured();
@@ -133,7 +143,7 @@ export function FillPage() {
   };
   return (
     <Screen
-      question="How shall her tube be filled?"
+      question={QUESTION}
       back="/bench"
       side={
         <>

@@ -8,7 +8,7 @@ import {
 import { InputError } from '@gentle-burrow/core/quantity';
 import { connectorsOf } from '@gentle-burrow/core/stock';
 import { StyleSheet, View } from 'react-native';
-import { useShelf, useSpecies, useStock } from '@/data/queries';
+import { useShelf, useSpecies, useStock, useStockTold } from '@/data/queries';
 import { tubeSizes } from '@/features/fill/tube-sizes';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
@@ -19,6 +19,8 @@ import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Told } from '@/ui/Told';
 import { fineText, fineFromMm, lengthName, toMm } from '@/ui/units';
+import { useEver } from '@/ui/useEver';
+import { Waiting } from '@/ui/Waiting';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { capital } from '@/words/capital';
@@ -46,8 +48,16 @@ const portOf = ({ boreMm, outsideMm }: End): Port => ({
   ...(outsideMm === null ? {} : { outsideMm }),
 });
 
-/** Do two ends fit, by themselves or by what lies in the stock; and what to buy if they do not. */
+const QUESTION = 'Do they fit?';
+
+/** Tubes of the stock are offered first: none is before they are known. */
 export function FitPage() {
+  const told = useEver(useStockTold());
+  return told ? <Fitting /> : <Waiting question={QUESTION} back="/bench" what="the stock" />;
+}
+
+/** Do two ends fit, by themselves or by what lies in the stock; and what to buy if they do not. */
+function Fitting() {
   const { length } = usePreferences();
   const stock = useStock();
   const { value: draft, change } = useDraft<Draft>('fit', EMPTY);
@@ -57,7 +67,7 @@ export function FitPage() {
   const [a, b] = [portOf(draft.a), portOf(draft.b)];
   const found = attempt(() => chainBetween(a, b, connectors, { headMm }));
   return (
-    <Screen question="Do they fit?" back="/bench" side={<Answer found={found} a={a} b={b} />}>
+    <Screen question={QUESTION} back="/bench" side={<Answer found={found} a={a} b={b} />}>
       <EndFields label="First end" end={draft.a} onChange={(end) => change({ a: end })} />
       <EndFields label="Second end" end={draft.b} onChange={(end) => change({ b: end })} />
       <NumberField

@@ -1,4 +1,4 @@
-import type { Series } from '@gentle-burrow/contract';
+import type { ProbeNow, Series } from '@gentle-burrow/contract';
 import { correctionsOf, degreeDaysOfSpans, summaryOf, type TempSpan } from '@gentle-burrow/core/climate';
 import type { Place, Probe } from '@gentle-burrow/core/facts';
 import type { SpeciesProfile } from '@gentle-burrow/core/species';
@@ -41,13 +41,26 @@ function hereOnly(series: Series, probe: Probe): Series {
   };
 }
 
+/** How long is looked at, until another span is chosen. */
+const FIRST_SPAN = 'week';
+
+/** Those that have measured something at a place; the first is shown, until another is chosen. */
+const tellingAt = (probes: readonly ProbeNow[], placeId: string) =>
+  lyingAt(probes, placeId).filter((p) => p.latest !== null);
+
+/** Whether what a place's course shows first is still being fetched. */
+export function useCourseComing(placeId: string): boolean {
+  const [first] = tellingAt(useClimate().probes, placeId);
+  return useSeries(first?.probe.id ?? null, SPANS[FIRST_SPAN]).isLoading;
+}
+
 /** How warm and damp it has been here: drawn, read out column by column, as a table, beside another place. */
 export function Course({ place, places }: { place: Place; places: readonly Place[] }) {
   const { probes } = useClimate();
-  const here = lyingAt(probes, place.id).filter((p) => p.latest !== null);
+  const here = tellingAt(probes, place.id);
   const [probeId, setProbeId] = useState<string | null>(null);
   const [otherId, setOtherId] = useState<string | null>(null);
-  const [span, setSpan] = useState<SpanId>('week');
+  const [span, setSpan] = useState<SpanId>(FIRST_SPAN);
   const [chosen, setChosen] = useState<number | null>(null);
   const [width, onLayout] = useWidth();
   const units = usePreferences();
@@ -55,7 +68,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
   const shown = here.find((p) => p.probe.id === probeId) ?? here[0];
   const asked = useSeries(shown?.probe.id ?? null, SPANS[span]);
   const others = places.flatMap((p) => {
-    const [probe] = lyingAt(probes, p.id).filter((one) => one.latest !== null);
+    const [probe] = tellingAt(probes, p.id);
     return p.id !== place.id && probe ? [{ place: p, probe }] : [];
   });
   const other = others.find((o) => o.place.id === otherId);

@@ -1,31 +1,39 @@
 import type { Place } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { StyleSheet } from 'react-native';
-import { usePlaces } from '@/data/queries';
-import { useClimate, lyingAt } from '@/data/climate';
+import { lyingAt, useClimate, useClimateTold } from '@/data/climate';
+import { usePlaces, usePlacesTold } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
+import { useEver } from '@/ui/useEver';
+import { Waiting } from '@/ui/Waiting';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
 import { NAMES } from '@/words/names';
 import { Alarms } from './Alarms';
-import { Course } from './Course';
+import { Course, useCourseComing } from './Course';
 import { HandReading } from './HandReading';
 import { PlaceEditing } from './PlaceEditing';
 import { ProbesHere } from './ProbesHere';
 import { reckonedText } from './reading-text';
+
+const QUESTION = 'How is it here?';
 
 /** How is it here? What is wrong, how warm and damp it has been, what measures it, and what the spot is like. */
 export function PlacePage({ id }: { id: string }) {
   const places = usePlaces();
   const place = places.find((p) => p.id === id);
   const { probes, known, failed } = useClimate();
+  const told = useEver([usePlacesTold(), useClimateTold()].every(Boolean));
+  const courseComing = useCourseComing(id);
+  const courseCome = useEver(told && !courseComing);
+  if (!told) return <Waiting question={QUESTION} back="/places" what="the place" />;
   if (!place)
     return (
-      <Screen question="How is it here?" back="/places">
-        <Words>There is no such place, or it is still being fetched.</Words>
+      <Screen question={QUESTION} back="/places">
+        <Words>There is no such place, or it cannot be fetched now.</Words>
         <Way to="/places" icon="thermometer" title={NAMES.places} says="All places where tubes stand." />
       </Screen>
     );
@@ -53,8 +61,12 @@ export function PlacePage({ id }: { id: string }) {
         </>
       }
     >
-      <ProbesHere place={place} places={places} />
-      <Spot place={place} />
+      {courseCome ? (
+        <>
+          <ProbesHere place={place} places={places} />
+          <Spot place={place} />
+        </>
+      ) : null}
     </Screen>
   );
 }

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { v7 } from 'uuid';
-import { lyingAt, useClimate } from '@/data/climate';
-import { usePlaces } from '@/data/queries';
+import { lyingAt, useClimate, useClimateTold } from '@/data/climate';
+import { usePlaces, usePlacesTold } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
@@ -14,19 +14,25 @@ import { agoText } from '@/ui/dates';
 import { Go } from '@/ui/Go';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
+import { useEver } from '@/ui/useEver';
+import { Waiting } from '@/ui/Waiting';
 import { Words } from '@/ui/Words';
 import { Alarms } from './Alarms';
 import { PlaceEditing } from './PlaceEditing';
 import { readingText, reckonedText } from './reading-text';
 
+const QUESTION = 'Where do the tubes stand?';
+
 /** Where do the tubes stand? Each place with how it is there now, and what is wrong. */
 export function PlacesPage() {
   const places = usePlaces();
+  const told = useEver([usePlacesTold(), useClimateTold()].every(Boolean));
   const [fresh, setFresh] = useState<Place | null>(null);
   const add = () =>
     setFresh({ id: v7(), name: '', tempC: NaN, roomRelHumidity: 0.5, winter: null, spot: {} });
+  if (!told) return <Waiting question={QUESTION} what="the places" />;
   return (
-    <Screen question="Where do the tubes stand?">
+    <Screen question={QUESTION}>
       <Alarms />
       {places.length === 0 && !fresh ? (
         <Words soft>No place yet. One is made when you take in your first queen, or here.</Words>

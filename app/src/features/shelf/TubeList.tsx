@@ -41,7 +41,7 @@ export function TubeList({ sections, atFirst }: TubeListProps) {
           </View>
         </View>
       ))}
-      {most < total ? (
+      {shown >= most && most < total ? (
         <Button mode="text" style={styles.left} onPress={() => setAll(true)}>
           {`Show all ${tubesText(total)}`}
         </Button>

@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { useStock, type ShownStock } from '@/data/queries';
+import { useStock, useStockTold, type ShownStock } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -18,6 +18,8 @@ import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { fromMm, toMm } from '@/ui/units';
+import { useEver } from '@/ui/useEver';
+import { Waiting } from '@/ui/Waiting';
 import { Words } from '@/ui/Words';
 import { UsedParts } from './UsedParts';
 import { ConnectorFields, NEW_CONNECTOR } from './ConnectorFields';
@@ -41,12 +43,16 @@ const change = (itemId: string, delta: number, why: StockMove['why']): StockMove
   queenId: null,
 });
 
+const QUESTION = 'What is ready?';
+
 /** What is ready? Counts that go down as they are used, and what to make before the flights. */
 export function StockPage() {
   const stock = useStock();
   const [adding, setAdding] = useState(false);
+  const told = useEver(useStockTold());
+  if (!told) return <Waiting question={QUESTION} back="/bench" what="the stock" />;
   return (
-    <Screen question="What is ready?" back="/bench">
+    <Screen question={QUESTION} back="/bench">
       <BeforeFlights stock={stock} />
       {stock.known && stock.levels.length === 0 ? (
         <Words soft>

@@ -1,5 +1,7 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import { StyleSheet, View } from 'react-native';
+import { useClimateTold } from '@/data/climate';
+import { useDailyTold } from '@/data/daily-backup';
 import { useShelf } from '@/data/queries';
 import { BackupAlarm } from '@/features/backup/BackupAlarm';
 import { Alarms } from '@/features/place/Alarms';
@@ -12,6 +14,8 @@ import { lazyPart } from '@/ui/lazy-page';
 import { PAGES } from '@/ui/pages';
 import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
+import { useEver } from '@/ui/useEver';
+import { useLate } from '@/ui/useLate';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { NAMES } from '@/words/names';
@@ -23,10 +27,15 @@ const Plan = lazyPart(PAGES.plan);
 const MOST = 5;
 const LEAST = 3;
 
+/** Alarms stand above all else, so the shelf waits for them, but no longer than so. */
+const ALARMS_WITHIN_MS = 1000;
+
 /** What needs me today? The urgent drawn first, then the visits ahead, and a calm answer for all that rest. */
 export function TodayPage() {
   const shelf = useShelf();
-  const rows = shelf.data;
+  const told = useEver([useClimateTold(), useDailyTold()].every(Boolean));
+  const late = useLate(ALARMS_WITHIN_MS);
+  const rows = told || late ? shelf.data : null;
   return (
     <Screen
       question="What needs me today?"
@@ -34,7 +43,7 @@ export function TodayPage() {
         <>
           <Alarms />
           <BackupAlarm />
-          {shelf.loading ? <Loading what="the shelf" /> : null}
+          {shelf.loading || (shelf.data && !rows) ? <Loading what="the shelf" /> : null}
           {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
           {rows && rows.length === 0 ? <EmptyShelf /> : null}
           {rows && rows.length > 0 ? <Needs rows={rows} /> : null}

@@ -14,7 +14,7 @@ function isSentence({ body }: { body: string }): boolean {
 /** So many devices ask at once, whole backups too. */
 const AT_ONCE = 8;
 
-/** The short form of `npm run fuzz`: what fails here fails there with the same numbers. */
+/** The short form of `npm run fuzz`. What is asked comes of the seed; in which order eight at once are answered does not. */
 test('whatever is asked, it is answered with a sentence and never fails', async () => {
   const server = await testServer();
   const queens = [newQueen('A'), newQueen('B')];

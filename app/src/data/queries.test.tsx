@@ -6,7 +6,8 @@ import { act, screen, waitFor } from '@testing-library/react';
 import { Text } from 'react-native';
 import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../test/kit';
 import { drop, flush, outboxItems, put } from './outbox';
-import { amendEntry, useQueen, useShelf, writeEntry } from './queries';
+import { amendEntry, writeEntry } from './entries';
+import { useQueen, useShelf } from './queries';
 
 /** The web worker, on this thread: the same messages, the same core. */
 class NearWorker {

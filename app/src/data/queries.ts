@@ -1,12 +1,9 @@
-import type { QueenDetail, Shelf, Stock } from '@gentle-burrow/contract';
-import type { KeeperSettings, Place, StockMove } from '@gentle-burrow/core/facts';
+import type { QueenDetail, Shelf } from '@gentle-burrow/contract';
+import type { KeeperSettings, Place } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
-import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
 import { ownCard, type KindCard, type OwnKind } from '@gentle-burrow/core/species';
-import type { UsedPart } from '@gentle-burrow/core/housing';
-import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
-import { byUrgency, DEFAULT_SETTINGS, isWithdrawn, seenByOther, twinId } from '@gentle-burrow/core/light';
+import { byUrgency, DEFAULT_SETTINGS, isWithdrawn } from '@gentle-burrow/core/light';
 import {
   keepPreviousData,
   useQueries,
@@ -15,15 +12,15 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { v7 } from 'uuid';
 import { showDatesIn } from '@/ui/dates';
 import { CLIMATE_KEY, climateQuery } from './climate';
 import { dailyQuery } from './daily-backup';
 import { fetchAnew } from './fetch-anew';
 import { call } from './network';
-import { onSent, outboxItems, put, replace, useOutbox, type OutboxItem, type Outgoing } from './outbox';
+import { onSent, useOutbox, type OutboxItem, type Outgoing } from './outbox';
 import { newQueensIn, queenIdsOf, withPending } from './pending';
 import { projectLocally } from './projection';
+import { stockQuery } from './stock';
 import { told } from './told';
 
 const NOTHING_LEARNED: Learned = {};
@@ -36,7 +33,6 @@ const KEYS = {
   learned: ['learned'],
   places: ['places'],
   settings: ['settings'],
-  stock: ['stock'],
 };
 
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
@@ -50,7 +46,7 @@ export function refetchAfterSending(client: QueryClient): void {
     if (out.what === 'own-kind') keys.push(KEYS.ownKinds);
     const parts = out.what === 'entries' && out.entries.some((e) => e.kind === 'home' || e.kind === 'amendment');
     if (parts || out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen')
-      keys.push(KEYS.stock);
+      keys.push(stockQuery.queryKey);
     if (out.what === 'place' || out.what === 'settings' || out.what === 'own-kind') keys.push(['queen']);
     await Promise.allSettled([
       ...keys.map((queryKey) => fetchAnew(client, queryKey)),
@@ -300,169 +296,4 @@ export function useShelf(): Shown<ShelfRow[]> {
     error: data === null ? stored.error : null,
     retry: () => void stored.refetch(),
   };
-}
-
-export interface ShownStock {
-  levels: StockLevel[];
-  /** Parts that were used before, as the server last told. */
-  used: UsedPart[];
-  plan: Stock['plan'];
-  /** Known at all: false while nothing has come yet. */
-  known: boolean;
-  /** Not being asked for at this moment: what an earlier visit kept may be old. */
-  settled: boolean;
-}
-
-const stockQuery = { queryKey: KEYS.stock, queryFn: () => call<Stock>('/stock') };
-
-/** Whether the stock is known, or nobody can tell it now. */
-export const useStockTold = (): boolean => told(useQuery(stockQuery));
-
-/** What is kept ready, with what still waits to be sent worked in. */
-export function useStock(): ShownStock {
-  const items = useOutbox();
-  const { data, fetchStatus } = useQuery(stockQuery);
-  const settled = fetchStatus !== 'fetching';
-  return useMemo(() => {
-    const levels = new Map((data?.levels ?? []).map((l) => [l.item.id, l]));
-    const moved = (move: StockMove) => {
-      const level = levels.get(move.itemId);
-      if (!level || level.lastMove?.id === move.id) return;
-      const count = level.count + move.delta;
-      levels.set(move.itemId, { ...level, count, low: count <= level.item.lowAt, lastMove: move });
-    };
-    for (const { out } of items) {
-      if (out.what === 'stock-item') {
-        const old = levels.get(out.item.id) ?? { count: 0, lastMove: null };
-        levels.set(out.item.id, { ...old, item: out.item, low: old.count <= out.item.lowAt });
-      } else if (out.what === 'stock-move') moved(out.move);
-      else if (out.what === 'queen') out.body.used?.forEach(moved);
-    }
-    return {
-      levels: [...levels.values()],
-      // what an earlier version kept on this device says nothing of them
-      used: (data as Partial<Stock> | undefined)?.used ?? [],
-      plan: data?.plan ?? null,
-      known: data !== undefined,
-      settled,
-    };
-  }, [data, items, settled]);
-}
-
-/**
- * Writes an entry into a queen's log: kept on this device at once, sent when the server can be reached. An act that concerns
- * two colonies is written into both logs.
- * @param alongside what belongs to it and is kept with it or not at all
- */
-export async function writeEntry(
-  queenId: string,
-  body: EntryBody,
-  alongside: readonly Outgoing[] = [],
-): Promise<Entry> {
-  const [entry] = await writeEntries([{ queenId, body }], alongside);
-  return entry as Entry;
-}
-
-/** Several at once: all are kept, or none; each is sent by itself, so that one refused holds up no other. */
-export async function writeEntries(
-  said: readonly { queenId: string; body: EntryBody }[],
-  alongside: readonly Outgoing[] = [],
-): Promise<Entry[]> {
-  const loggedAt = new Date().toISOString();
-  const acts = said.map(({ queenId, body }) => actOf(queenId, v7(), body, loggedAt));
-  await put(...acts.map((entries): Outgoing => ({ what: 'entries', entries })), ...alongside);
-  return acts.flatMap(([entry]) => (entry ? [entry] : []));
-}
-
-/** An entry, and the same in the log of the other colony that it concerns. */
-function actOf(queenId: string, id: string, body: EntryBody, loggedAt: string): Entry[] {
-  const entry = { ...body, id, queenId, loggedAt } as Entry;
-  if (body.kind !== 'brood') return [entry];
-  return [
-    entry,
-    { ...entry, ...seenByOther(body, queenId), id: twinId(id), queenId: body.otherId } as Entry,
-  ];
-}
-
-/** What is put right or taken back: an entry, or an amendment of one; and the colony in whose log the same stands. */
-export interface Amendable {
-  queenId: string;
-  id: string;
-  otherId?: string | undefined;
-  /** It had never been sent and was put right itself: what it was before that. */
-  was?: EntryBody | undefined;
-}
-
-/** The other colony that an act concerns. */
-export const otherOf = (body: EntryBody | FactEntry): string | undefined =>
-  body.kind === 'brood' ? body.otherId : undefined;
-
-/**
- * Puts an entry right, or withdraws it with null. The entry itself stays in the log as it was written. What stands in two logs
- * is put right in both.
- * @param over the amendment that held until now, null when none did: so that two devices that amend one entry are found out
- */
-export async function amendEntry(
-  amended: Amendable,
-  replacement: EntryBody | null,
-  over: string | null = null,
-): Promise<Amendable> {
-  const { queenId, id, was } = amended;
-  if (was && replacement === null) return amendEntry({ ...amended, was: undefined }, was);
-  const refused = replacement && refusedEntry(id);
-  if (refused) {
-    // it never reached the server: it is put right itself, and sent so
-    const entries = actOf(queenId, id, replacement, new Date().toISOString());
-    await replace(refused.item, () => ({ what: 'entries', entries }));
-    return { ...amended, was: refused.body };
-  }
-  const act = amendmentsOf(amended, replacement, over);
-  await put({ what: 'entries', entries: act });
-  return { queenId: amended.queenId, id: act[0].id, otherId: amended.otherId };
-}
-
-/** An entry that the server refused, and under what it waits; null when it is none. */
-function refusedEntry(id: string): { item: string; body: EntryBody } | null {
-  for (const { id: item, refused, out } of outboxItems()) {
-    const entry = refused !== undefined && out.what === 'entries' ? out.entries.find((e) => e.id === id) : null;
-    if (!entry || entry.kind === 'amendment') continue;
-    const { id: _, queenId: _q, loggedAt: _l, ...body } = entry;
-    return { item, body: body as EntryBody };
-  }
-  return null;
-}
-
-/** Takes several back at once. */
-export async function takeBack(written: readonly Amendable[]): Promise<void> {
-  await put(...written.map((w): Outgoing => ({ what: 'entries', entries: amendmentsOf(w, null, null) })));
-}
-
-function amendmentsOf(
-  { queenId, id: amends, otherId }: Amendable,
-  replacement: EntryBody | null,
-  over: string | null,
-): [Entry, ...Entry[]] {
-  const now = new Date().toISOString();
-  const entry: Entry = {
-    kind: 'amendment',
-    id: v7(),
-    queenId,
-    at: now,
-    loggedAt: now,
-    amends,
-    over,
-    replacement,
-  };
-  if (!otherId) return [entry];
-  return [
-    entry,
-    {
-      ...entry,
-      id: twinId(entry.id),
-      queenId: otherId,
-      amends: twinId(amends),
-      over: over === null ? null : twinId(over),
-      replacement: replacement?.kind === 'brood' ? seenByOther(replacement, queenId) : replacement,
-    },
-  ];
 }

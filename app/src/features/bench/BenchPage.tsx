@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useStock } from '@/data/queries';
+import { useStock } from '@/data/stock';
 import { dayText } from '@/ui/dates';
 import { Screen } from '@/ui/Screen';
 import { Way } from '@/ui/Way';

@@ -8,7 +8,8 @@ import {
 import { InputError } from '@gentle-burrow/core/quantity';
 import { connectorsOf } from '@gentle-burrow/core/stock';
 import { StyleSheet, View } from 'react-native';
-import { useShelf, useSpecies, useStock, useStockTold } from '@/data/queries';
+import { useShelf, useSpecies } from '@/data/queries';
+import { useStock, useStockTold } from '@/data/stock';
 import { tubeSizes } from '@/features/fill/tube-sizes';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';

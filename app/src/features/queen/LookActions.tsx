@@ -2,7 +2,7 @@ import { addDays, daysText } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
-import { amendEntry, writeEntry } from '@/data/queries';
+import { amendEntry, writeEntry } from '@/data/entries';
 import { kindIcon } from '@/features/log/kind-views';
 import { REST_TERMS } from '@/features/log/kinds/rest/form';
 import { SPACE, TARGET } from '@/theme/tokens';

@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { useStock, useStockTold, type ShownStock } from '@/data/queries';
+import { useStock, useStockTold, type ShownStock } from '@/data/stock';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';

@@ -1,7 +1,7 @@
 import { nounOf, usedFault, type Stay, type UsedPart } from '@gentle-burrow/core/housing';
 import type { HomePart } from '@gentle-burrow/core/facts';
 import { View, StyleSheet } from 'react-native';
-import { amendEntry, writeEntry } from '@/data/queries';
+import { amendEntry, writeEntry } from '@/data/entries';
 import { PartDrawing } from '@/features/home/PartDrawing';
 import { usePreferences, type Preferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';

@@ -1,5 +1,6 @@
 import { tubeMeasuresSchema, type HomePart, type TubeMeasures } from '@gentle-burrow/core/facts';
-import { useSpecies, useStock, type ShownQueen } from '@/data/queries';
+import { useSpecies, type ShownQueen } from '@/data/queries';
+import { useStock } from '@/data/stock';
 import { SlideLine } from '@/features/fill/SlideLine';
 import { tubeSizes } from '@/features/fill/tube-sizes';
 import { usePreferences } from '@/theme/preferences';

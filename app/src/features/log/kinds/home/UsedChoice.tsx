@@ -1,6 +1,6 @@
 import type { HomePart } from '@gentle-burrow/core/facts';
 import { usedFault } from '@gentle-burrow/core/housing';
-import { useStock } from '@/data/queries';
+import { useStock } from '@/data/stock';
 import { historyText, usedName } from '@/features/stock/UsedParts';
 import { usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';

@@ -29,7 +29,7 @@ export function PlacePage({ id }: { id: string }) {
   const told = useEver([usePlacesTold(), useClimateTold()].every(Boolean));
   const courseComing = useCourseComing(id);
   const courseCome = useEver(told && !courseComing);
-  if (!told) return <Waiting question={QUESTION} back="/places" what="the place" />;
+  if (!told) return <Waiting question={QUESTION} back="/places" what="the place" wide />;
   if (!place)
     return (
       <Screen question={QUESTION} back="/places">

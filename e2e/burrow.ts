@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { growingHemisphere } from '@gentle-burrow/core/season';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const template = (demo: boolean) => join(root, 'e2e', 'test-results', demo ? 'demo-data' : 'empty-data');
@@ -316,6 +316,17 @@ export async function countBrood(page: Page, counts: Counts): Promise<void> {
       await page.getByRole('button', { name, exact: true }).click();
     }
   }
+}
+
+/** All tubes of the shelf, which is shown: the first are drawn at once, the rest a moment after, on a phone when asked for. */
+export async function allTubes(page: Page, burrow: Burrow): Promise<Locator> {
+  const { queens } = await burrow.api<{ queens: unknown[] }>('/queens');
+  const tubes = page.getByRole('main').getByRole('link');
+  const all = page.getByRole('button', { name: /^Show all \d+ tubes/ });
+  await expect(all.or(tubes.nth(queens.length - 1)).first()).toBeVisible();
+  if (await all.isVisible()) await all.click();
+  await expect(tubes).toHaveCount(queens.length);
+  return tubes;
 }
 
 /** To another view of a colony's page. */

@@ -1,5 +1,15 @@
 import type { Page, Request } from '@playwright/test';
-import { countBrood, expect, seriousFaults, test, toView, type Burrow, placePath, visit } from '../burrow';
+import {
+  allTubes,
+  countBrood,
+  expect,
+  seriousFaults,
+  test,
+  toView,
+  type Burrow,
+  placePath,
+  visit,
+} from '../burrow';
 import { PAGES, VIEWS } from '../pages';
 
 interface Entry {
@@ -53,9 +63,7 @@ test('from a row of the shelf a note is three taps away; a long press opens the 
 }, info) => {
   const id = await demo.queenId('S1');
   await page.goto(`${demo.url}/shelf`);
-  const all = page.getByRole('button', { name: /^Show all \d+ tubes/ });
-  await expect(page.getByRole('link', { name: /^A2,/ })).toBeVisible();
-  if (await all.isVisible()) await all.click();
+  await allTubes(page, demo);
   const { taps, tap } = counting(page);
   await tap('button', 'Write of S1');
   await tap('button', 'Note');

@@ -94,15 +94,20 @@ const DAY_MS = 86_400_000;
 /** Columns begin at full quarters of an hour, so that the same column is the same time at every look. */
 const STEP_MS = 15 * 60_000;
 
+/** Whether a probe still waits to be sent, so that the server knows nothing of it. */
+export function useProbeWaits(probeId: string | null): boolean {
+  const items = useOutbox();
+  const { data } = useQuery(climateQuery);
+  const stored = data?.probes.some((p) => p.probe.id === probeId) ?? false;
+  return !stored && items.some(({ out }) => out.what === 'probe' && out.probe.id === probeId);
+}
+
 /**
  * A chart of one probe up to now; nothing without a probe. Kept under how far it reaches, not under its moments: what is kept for
  * times without a connection does not grow with every look.
  */
 export function useSeries(probeId: string | null, { days, columns }: Stretch) {
-  const items = useOutbox();
-  const { data } = useQuery(climateQuery);
-  const waits = items.some(({ out }) => out.what === 'probe' && out.probe.id === probeId);
-  const stored = data?.probes.some((p) => p.probe.id === probeId) ?? false;
+  const waits = useProbeWaits(probeId);
   return useQuery({
     queryKey: [...CLIMATE_KEY, 'series', probeId, days, columns],
     queryFn: () => {
@@ -112,7 +117,7 @@ export function useSeries(probeId: string | null, { days, columns }: Stretch) {
       return call<Series>(`/probes/${probeId}/series?from=${from}&to=${until}&columns=${columns}`);
     },
     // of one that still waits to be sent nobody can tell anything yet
-    enabled: probeId !== null && (stored || !waits),
+    enabled: probeId !== null && !waits,
     refetchInterval: ANEW_MS,
     // while another stretch of the same probe comes; never the readings of another one
     placeholderData: (before, query) => (query?.queryKey[2] === probeId ? before : undefined),

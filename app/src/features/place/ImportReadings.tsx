@@ -16,8 +16,11 @@ import { Words } from '@/ui/Words';
 import { DECIMALS, ORDER_WORDS } from '@/words/tables';
 import { useImport, type ReadFile } from './use-import';
 
-/** A logger's file: chosen, its columns seen and put right, its rows read, and what can be used of it kept. */
-export function ImportReadings({ probe }: { probe: Probe }) {
+/**
+ * A logger's file: chosen, its columns seen and put right, its rows read, and what can be used of it kept.
+ * @param waits the logger is not on the server yet: nothing of it can be kept there
+ */
+export function ImportReadings({ probe, waits }: { probe: Probe; waits: boolean }) {
   const file = useImport(probe.id);
   const { state } = file;
   return (
@@ -65,7 +68,7 @@ export function ImportReadings({ probe }: { probe: Probe }) {
         />
       ) : null}
       {state.is === 'read' ? (
-        <Read read={state} onKeep={() => void file.keep(state)} onLeave={file.again} />
+        <Read read={state} waits={waits} onKeep={() => void file.keep(state)} onLeave={file.again} />
       ) : null}
     </View>
   );
@@ -220,7 +223,14 @@ function mappingText(m: Mapping, names: readonly string[]): string {
 }
 
 /** What can be used of the file, before anything of it is kept. */
-function Read({ read, onKeep, onLeave }: { read: ReadFile; onKeep(): void; onLeave(): void }) {
+interface ReadProps {
+  read: ReadFile;
+  waits: boolean;
+  onKeep(): void;
+  onLeave(): void;
+}
+
+function Read({ read, waits, onKeep, onLeave }: ReadProps) {
   const n = lengthOf(read.columns);
   let [first, last] = [Infinity, -Infinity];
   for (const ms of read.columns.ms) {
@@ -258,7 +268,7 @@ function Read({ read, onKeep, onLeave }: { read: ReadFile; onKeep(): void; onLea
           Leave it
         </Button>
         {n > 0 ? (
-          <Button mode="contained" onPress={onKeep}>
+          <Button mode="contained" disabled={waits} onPress={onKeep}>
             {`Keep ${n.toLocaleString('en')} readings`}
           </Button>
         ) : null}

@@ -4,7 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
-import { CLIMATE_KEY, lyingAt, useClimate } from '@/data/climate';
+import { CLIMATE_KEY, lyingAt, useClimate, useProbeWaits } from '@/data/climate';
 import { fetchAnew } from '@/data/fetch-anew';
 import { call } from '@/data/network';
 import { put } from '@/data/outbox';
@@ -108,6 +108,7 @@ function OneProbe({
   places: readonly Place[];
 }) {
   const { temperature } = usePreferences();
+  const waits = useProbeWaits(probe.id);
   return (
     <View style={styles.probe}>
       <View>
@@ -124,10 +125,15 @@ function OneProbe({
         ) : null}
       </View>
       <Fold title={`More about ${probe.name}`}>
+        {waits ? (
+          <Words>
+            It has not been sent to the server yet: its readings can be kept and a secret be made once it has.
+          </Words>
+        ) : null}
         {probe.kind === 'logger' ? (
           <>
-            <ImportReadings probe={probe} />
-            <SendsItself probe={probe} since={tokenMadeAt} />
+            <ImportReadings probe={probe} waits={waits} />
+            <SendsItself probe={probe} since={tokenMadeAt} waits={waits} />
           </>
         ) : null}
         <CheckProbe probe={probe} />
@@ -135,6 +141,7 @@ function OneProbe({
           mode="text"
           icon="download"
           style={styles.left}
+          disabled={waits}
           onPress={() => window.location.assign(`/api/probes/${probe.id}/readings.csv`)}
         >
           All its readings as CSV
@@ -166,7 +173,16 @@ function Moved({ probe, places }: { probe: Probe; places: readonly Place[] }) {
 }
 
 /** The address and the secret with which a probe sends; the secret is shown this once. */
-function SendsItself({ probe, since }: { probe: Probe; since: string | null }) {
+function SendsItself({
+  probe,
+  since,
+  waits,
+}: {
+  probe: Probe;
+  since: string | null;
+  /** It is not on the server yet. */
+  waits: boolean;
+}) {
   const client = useQueryClient();
   const [token, setToken] = useState<string | null>(null);
   const [fault, setFault] = useState<string | undefined>(undefined);
@@ -183,7 +199,13 @@ function SendsItself({ probe, since }: { probe: Probe; since: string | null }) {
   };
   return (
     <View style={styles.form}>
-      <Button mode="outlined" icon="access-point" style={styles.left} onPress={() => void make()}>
+      <Button
+        mode="outlined"
+        icon="access-point"
+        style={styles.left}
+        disabled={waits}
+        onPress={() => void make()}
+      >
         {since ? 'A new secret for sending' : 'Let it send by itself'}
       </Button>
       <Fault>{fault}</Fault>

@@ -156,6 +156,25 @@ test('of a probe that still waits to be sent no course is asked for, and it come
   expect(asked()).not.toEqual([]);
 });
 
+test('a logger that still waits to be sent is given no secret, says why, and can be given one when it is sent', async () => {
+  const server = new PretendServer([queen]);
+  let go = () => {};
+  server.slowToTake = new Promise((r) => (go = r));
+  show(<PlacePage id={place.id} />);
+  fireEvent.click(await screen.findByRole('button', { name: 'A logger lies here' }));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Name of the logger' }), {
+    target: { value: 'Shelf logger' },
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep this logger' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'More about Shelf logger' }));
+  expect(screen.getByText(/^It has not been sent to the server yet/)).toBeTruthy();
+  const send = () => screen.getByRole('button', { name: 'Let it send by itself' });
+  expect(send().getAttribute('aria-disabled')).toBe('true');
+  go();
+  await waitFor(() => expect(send().getAttribute('aria-disabled')).toBeNull());
+  expect(screen.queryByText(/^It has not been sent to the server yet/)).toBeNull();
+});
+
 test('lowest and highest of a thermometer that remembers become two readings; the wrong way round is told', async () => {
   const server = new PretendServer([queen]);
   show(<PlacePage id={place.id} />);

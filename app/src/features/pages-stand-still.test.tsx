@@ -4,6 +4,7 @@ import { madeQueen, PretendServer, show } from '../../test/kit';
 import { BackupPage } from './backup/BackupPage';
 import { FillPage } from './fill/FillPage';
 import { FitPage } from './fit/FitPage';
+import { LabelsPage } from './labels/LabelsPage';
 import { PlacePage } from './place/PlacePage';
 import { PlacesPage } from './place/PlacesPage';
 import { StockPage } from './stock/StockPage';
@@ -22,6 +23,7 @@ const PAGES = [
   ['the stock', <StockPage key="" />, '/stock', 'button', 'Count something new'],
   ['filling a tube', <FillPage key="" />, '/stock', 'radio', /^16 × 150/],
   ['fitting', <FitPage key="" />, '/stock', 'textbox', /^Head of the smallest worker/],
+  ['labels', <LabelsPage key="" />, '/shelf', 'button', /^Open as PDF/],
   ['backups', <BackupPage key="" />, '/daily-backup', 'button', 'Choose a file'],
 ] as const;
 

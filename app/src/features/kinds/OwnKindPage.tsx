@@ -21,9 +21,10 @@ import { Fault, TextField } from '@/ui/fields';
 import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
-import { Loading } from '@/ui/states';
 import { offerUndo } from '@/ui/undo';
+import { useEver } from '@/ui/useEver';
 import { useOnce } from '@/ui/useOnce';
+import { Waiting } from '@/ui/Waiting';
 import { goInstead } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { FIGURE_GROUPS, FIGURE_TITLES, figureText } from '@/words/figures';
@@ -37,23 +38,21 @@ interface Draft {
   figures: OwnFigures;
 }
 
+const QUESTION = 'What do you know better?';
+
 /** What do you know better? A copy of a kind with figures of one's own, or such a copy changed. */
 export function OwnKindPage({ id, fromQueens = false }: { id: string; fromQueens?: boolean }) {
   const kinds = useSpecies();
   const own = useOwnKinds().find((k) => k.id === id);
   const said = useQueensSay(id);
-  const known = useOwnKindsKnown();
-  if (kinds.length === 0 || !known) return <Waiting />;
+  const known = useEver(useOwnKindsKnown());
+  if (kinds.length === 0 || !known) return <NotYet />;
   if (!own && !isKind(id)) return <NoSuchKind />;
-  if (fromQueens && !said) return <Waiting />;
+  if (fromQueens && !said) return <NotYet />;
   return <OwnForm key={id} id={id} own={own ?? null} said={fromQueens ? (said?.figures ?? null) : null} />;
 }
 
-const Waiting = () => (
-  <Screen question="What do you know better?" back="/kinds">
-    <Loading what="the kind" />
-  </Screen>
-);
+const NotYet = () => <Waiting question={QUESTION} back="/kinds" what="the kind" />;
 
 /** "Lasius niger, mine", or the next that is free. */
 function freeName(copied: string, all: readonly OwnKind[]): string {
@@ -107,7 +106,7 @@ function OwnForm({ id, own, said }: OwnFormProps) {
   const setFigures = (figures: OwnFigures) => change({ figures });
   return (
     <Screen
-      question="What do you know better?"
+      question={QUESTION}
       back={`/kinds/${id}`}
       foot={
         <Button

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
 import { NumberField, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
+import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
 import { inUnits } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
@@ -24,11 +25,14 @@ interface Draft {
   without: string[];
 }
 
+const QUESTION = 'Which labels do you want?';
+
 /** Which labels do you want? Letter, species, day, and a code that opens the look of just this queen. */
 export function LabelsPage() {
   const units = usePreferences();
   const p = useBurrow();
-  const rows = (useShelf().data ?? []).filter((r) => !r.lost);
+  const shelf = useShelf();
+  const rows = (shelf.data ?? []).filter((r) => !r.lost);
   const species = useSpecies();
   const [width, onLayout] = useWidth();
   const [failed, setFailed] = useState<string | null>(null);
@@ -54,8 +58,14 @@ export function LabelsPage() {
   const svg = `/api/labels.svg?${query}`;
   const toggle = (id: string) =>
     change({ without: d.without.includes(id) ? d.without.filter((w) => w !== id) : [...d.without, id] });
+  if (!shelf.data)
+    return (
+      <Screen question={QUESTION} back="/bench">
+        {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : <Loading what="the shelf" />}
+      </Screen>
+    );
   return (
-    <Screen question="Which labels do you want?" back="/bench">
+    <Screen question={QUESTION} back="/bench">
       <Choice
         label="Paper"
         options={LABEL_SHEETS.map((s) => ({

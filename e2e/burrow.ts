@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { growingHemisphere } from '@gentle-burrow/core/season';
+import { plainGenerator } from '@gentle-burrow/core/world';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -251,14 +252,21 @@ export const test = base.extend<Fixtures>({
       await page.evaluate(() => document.fonts.ready.then(() => undefined));
       return answer;
     };
-    if (process.env.LATE) await page.route('**/api/**', async (r) => {
-      if (Math.random() < 0.5) await new Promise((d) => setTimeout(d, Math.random() * 1800));
-      await r.continue().catch(() => {});
-    });
+    if (process.env.LATE) await answerLate(page, Number(process.env.LATE));
     await use(page);
     expect(faults, 'errors thrown in the page').toEqual([]);
   },
 });
+
+/** With `LATE=SEED` half of all answers come up to two seconds late: what only holds while they come at once is found so. */
+async function answerLate(page: Page, seed: number): Promise<void> {
+  const random = plainGenerator(seed);
+  await page.route('**/api/**', async (route) => {
+    if (random() < 0.5) await new Promise((r) => setTimeout(r, 2000 * random()));
+    // the page may have been left meanwhile
+    await route.continue().catch(() => {});
+  });
+}
 
 /** With the application kept for offline, as a keeper's browser keeps it. */
 export const testOffline = test.extend({ serviceWorkers: 'allow' });

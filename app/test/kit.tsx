@@ -50,7 +50,7 @@ export class PretendServer {
   down = false;
   /** Answers to reading are ready when they are asked for, and come when this is over. */
   slow: Promise<void> | null = null;
-  /** Which of them alone, if not all. */
+  /** Which of them alone, by how their path begins, if not all. */
   slowAt: string | null = null;
   /** Nothing that is sent is taken before this is over. */
   slowToTake: Promise<void> | null = null;
@@ -75,7 +75,7 @@ export class PretendServer {
       this.take(init.method, path, JSON.parse(init.body ?? 'null'));
     }
     const body = init?.method ? {} : this.read(path);
-    if (!init?.method && (this.slowAt ?? path) === path) await this.slow;
+    if (!init?.method && path.startsWith(this.slowAt ?? '')) await this.slow;
     return { ok: body !== null, status: body === null ? 404 : 200, json: async () => body ?? notFound };
   }
 

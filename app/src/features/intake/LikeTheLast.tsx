@@ -12,6 +12,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { dayInput } from '@/ui/dates';
 import { clearDraft } from '@/ui/drafts';
+import { useEver } from '@/ui/useEver';
 import { useOnce } from '@/ui/useOnce';
 import { goInsteadOfAll } from '@/ui/way';
 import { Words } from '@/ui/Words';
@@ -53,8 +54,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
     goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
   });
   // once the server has told what is left; that it is asked again takes no finger off the button
-  const [told, setTold] = useState(stock.settled);
-  if (stock.settled && !told) setTold(true);
+  const told = useEver(stock.settled);
   const last = facts ? formOf(facts) : null;
   if (!last) return null;
   // the tube that she was given, while there are more of them: known once the stock is

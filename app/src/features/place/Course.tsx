@@ -133,7 +133,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
       ) : (
         <Words soft>The course cannot be fetched now. It comes when the server can be reached.</Words>
       )}
-      {others.length > 0 ? (
+      {others.length > 0 && !asked.isLoading ? (
         <Choice
           label="Beside it, dashed"
           options={others.map((o) => ({ value: o.place.id, label: o.place.name }))}

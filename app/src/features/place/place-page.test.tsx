@@ -156,6 +156,29 @@ test('of a probe that still waits to be sent no course is asked for, and it come
   expect(asked()).not.toEqual([]);
 });
 
+test('what stands below the course is drawn once the course is', async () => {
+  const other = madeQueen('Q2', 20);
+  const server = new PretendServer([queen, other]);
+  const here = logger();
+  const there = logger('Other logger');
+  const elsewhere = { ...there.probe, stays: [{ from: daysAgo(90), placeId: other.place.id }] };
+  server.climate = { probes: [here, { ...there, probe: elsewhere }], alarms: [], reckoned: [] };
+  server.series = week();
+  let go = () => {};
+  server.slow = new Promise((r) => (go = r));
+  server.slowAt = `/probes/${here.probe.id}/series`;
+  show(<PlacePage id={place.id} />);
+  expect(await screen.findByRole('status', { name: 'Loading the readings' })).toBeTruthy();
+  const below = () => [
+    screen.queryByRole('radio', { name: other.place.name }),
+    screen.queryByRole('button', { name: 'A logger lies here' }),
+  ];
+  expect(below()).toEqual([null, null]);
+  await act(async () => go());
+  expect(await screen.findByRole('slider', { name: 'Read at' })).toBeTruthy();
+  expect(below()).not.toContain(null);
+});
+
 test('a logger that still waits to be sent is given no secret, says why, and can be given one when it is sent', async () => {
   const server = new PretendServer([queen]);
   let go = () => {};
@@ -168,10 +191,13 @@ test('a logger that still waits to be sent is given no secret, says why, and can
   fireEvent.click(screen.getByRole('button', { name: 'Keep this logger' }));
   fireEvent.click(await screen.findByRole('button', { name: 'More about Shelf logger' }));
   expect(screen.getByText(/^It has not been sent to the server yet/)).toBeTruthy();
-  const send = () => screen.getByRole('button', { name: 'Let it send by itself' });
-  expect(send().getAttribute('aria-disabled')).toBe('true');
+  const shut = () =>
+    ['Let it send by itself', 'All its readings as CSV'].map((name) =>
+      screen.getByRole('button', { name }).getAttribute('aria-disabled'),
+    );
+  expect(shut()).toEqual(['true', 'true']);
   go();
-  await waitFor(() => expect(send().getAttribute('aria-disabled')).toBeNull());
+  await waitFor(() => expect(shut()).toEqual([null, null]));
   expect(screen.queryByText(/^It has not been sent to the server yet/)).toBeNull();
 });
 

@@ -70,7 +70,7 @@ const QUESTION = 'How shall her tube be filled?';
 /** Tubes of the stock are offered first: none is before they are known. */
 export function FillPage() {
   const told = useEver(useStockTold());
-  return told ? <Filling /> : <Waiting question={QUESTION} back="/bench" what="the stock" />;
+  return told ? <Filling /> : <Waiting question={QUESTION} back="/bench" what="the stock" wide />;
 }
 
 /** How shall her tube be filled? Schools side by side, by this room and this queen; plugs, water, and what is no tube. */

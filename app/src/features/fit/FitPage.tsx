@@ -54,7 +54,7 @@ const QUESTION = 'Do they fit?';
 /** Tubes of the stock are offered first: none is before they are known. */
 export function FitPage() {
   const told = useEver(useStockTold());
-  return told ? <Fitting /> : <Waiting question={QUESTION} back="/bench" what="the stock" />;
+  return told ? <Fitting /> : <Waiting question={QUESTION} back="/bench" what="the stock" wide />;
 }
 
 /** Do two ends fit, by themselves or by what lies in the stock; and what to buy if they do not. */

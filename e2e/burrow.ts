@@ -5,9 +5,9 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { growingHemisphere } from '@gentle-burrow/core/season';
 import { plainGenerator } from '@gentle-burrow/core/world';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { clockMs, setClock, START } from './clock';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const template = (demo: boolean) => join(root, 'e2e', 'test-results', demo ? 'demo-data' : 'empty-data');
@@ -51,9 +51,6 @@ export class Burrow {
   private process: ChildProcess | null = null;
   private hosted = false;
   said = '';
-  /** The moment at which it starts next; now when not set. */
-  startsAt: string | null = null;
-
   private constructor(
     readonly folder: string,
     readonly port: number,
@@ -78,19 +75,20 @@ export class Burrow {
   /** Makes what the directories of all tests begin with. */
   static async makeTemplate(demo: boolean): Promise<void> {
     const burrow = new Burrow(template(demo), await freePort(), demo, true);
+    // what it writes is older than what the tests begin with
+    setClock(new Date(Date.parse(START) - 600_000).toISOString());
     await burrow.start();
-    // whatever the day on which the tests run, the keeper lives where it is spring or summer
-    if (!demo)
-      await burrow.send('PUT', '/settings', { hemisphere: growingHemisphere(new Date().toISOString()) });
+    // the keeper lives in the north; the demo's keeper where it is spring or summer
+    if (!demo) await burrow.send('PUT', '/settings', { hemisphere: 'north' });
     // and the shelf stands as after a start of the day
     await burrow.api('/shelf');
     await burrow.stop();
   }
 
   async start(): Promise<void> {
-    const { folder, port, demo, startsAt } = this;
+    const { folder, port, demo } = this;
     if (this.alone) return this.startAlone();
-    await Host.get().ask('start', { folder, port, demo, startsAt });
+    await Host.get().ask('start', { folder, port, demo, aheadMs: clockMs() - Date.now() });
     this.hosted = true;
   }
 
@@ -103,7 +101,7 @@ export class Burrow {
         HOST: '127.0.0.1',
         DATABASE_URL: '',
         BURROW_DEMO: this.demo ? '1' : '',
-        BURROW_NOW: this.startsAt ?? '',
+        BURROW_NOW: new Date(clockMs()).toISOString(),
       },
     });
     this.process = server;
@@ -205,9 +203,9 @@ export async function visit(page: Page, burrow: Burrow, path: string): Promise<v
 /** To another moment: the server is started again in it, and the page lives in it. */
 export async function travel(page: Page, burrow: Burrow, at: string): Promise<void> {
   await burrow.stop();
-  burrow.startsAt = at;
+  setClock(at);
   await burrow.start();
-  await page.clock.setSystemTime(new Date(at));
+  await page.clock.setSystemTime(clockMs());
 }
 
 async function freePort(): Promise<number> {
@@ -219,6 +217,8 @@ async function freePort(): Promise<number> {
 }
 
 interface Fixtures {
+  /** Every test begins at the same moment, in its page as in its server. */
+  moment: void;
   /** Its server has a process of its own, which can be killed. */
   alone: boolean;
   /** An empty burrow. */
@@ -228,6 +228,14 @@ interface Fixtures {
 }
 
 export const test = base.extend<Fixtures>({
+  moment: [
+    async ({ context }, use) => {
+      setClock(START);
+      await context.clock.setSystemTime(clockMs());
+      await use();
+    },
+    { auto: true },
+  ],
   alone: [false, { option: true }],
   burrow: async ({ alone, context }, use) => {
     const burrow = await Burrow.open({ alone });
@@ -308,7 +316,7 @@ export async function seriousFaults(page: Page, which = ALL): Promise<string[]> 
 
 /** A local calendar day so many days ago, as a date input takes it. */
 export function dayAgo(days: number): string {
-  const d = new Date(Date.now() - days * 86_400_000);
+  const d = new Date(clockMs() - days * 86_400_000);
   return new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Berlin' }).format(d);
 }
 

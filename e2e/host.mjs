@@ -9,9 +9,8 @@ const pool = projectors(1);
 const open = new Map();
 
 const deeds = {
-  async start({ folder, port, demo, startsAt }) {
-    const ahead = startsAt ? Date.parse(startsAt) - Date.now() : 0;
-    const now = () => new Date(Date.now() + ahead);
+  async start({ folder, port, demo, aheadMs }) {
+    const now = () => new Date(Date.now() + aheadMs);
     open.set(folder, await serve({ dataDir: folder, host: '127.0.0.1', port, demo, now, pool }));
   },
   async stop({ folder }) {

@@ -22,6 +22,10 @@ const SENT_AT_ONCE = 1000;
 /** So often the server is spoken to at the most, ms. */
 const PAUSE_MS = 1100;
 
+/** As for the server: a made-up moment to start at. */
+const ahead = process.env.BURROW_NOW ? msOf(process.env.BURROW_NOW, 'BURROW_NOW') - Date.now() : 0;
+const clock = () => Date.now() + ahead;
+
 const { values } = parseArgs({
   options: {
     out: { type: 'string' },
@@ -70,7 +74,7 @@ async function intoFile(file: string): Promise<void> {
   const everyS = number('every', 600);
   const days = number('days', 60);
   need(everyS > 0 && days > 0, 'every', '--every and --days must be above 0.');
-  const from = values.from === undefined ? Date.now() - days * 86_400_000 : msOf(values.from, 'from');
+  const from = values.from === undefined ? clock() - days * 86_400_000 : msOf(values.from, 'from');
   const out = createWriteStream(file);
   out.write('time;temperature °C;humidity %\r\n');
   let n = 0;
@@ -90,14 +94,14 @@ async function live(address: string): Promise<void> {
   const speed = number('speed', 1);
   need(everyS > 0 && speed > 0, 'speed', '--every and --speed must be above 0.');
   const room = world();
-  const began = Date.now();
+  const began = clock();
   const from = values.from === undefined ? began : msOf(values.from, 'from');
   const until = values.for === undefined ? Infinity : began + 1000 * number('for', 60);
   let next = from;
   for (;;) {
-    const simulated = from + speed * (Date.now() - began);
+    const simulated = from + speed * (clock() - began);
     const lines: string[] = [];
-    for (; next <= Math.min(simulated, Date.now()) && lines.length < SENT_AT_ONCE; next += 1000 * everyS) {
+    for (; next <= Math.min(simulated, clock()) && lines.length < SENT_AT_ONCE; next += 1000 * everyS) {
       const r = shownAt(room, next, from);
       if (r)
         lines.push(`${instantOf(r.ms)} ${r.tempC ?? '-'} ${r.rh === null ? '-' : (100 * r.rh).toFixed(1)}`);
@@ -112,7 +116,7 @@ async function live(address: string): Promise<void> {
       need(answer.ok, 'to', `The server answered ${answer.status}: ${said.error?.message ?? ''}`);
       console.log(`${lines.at(-1)} · ${said.added} new`);
     }
-    if (Date.now() >= until) return;
+    if (clock() >= until) return;
     await sleep(PAUSE_MS);
   }
 }

@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
 import { expect, seriousFaults, test, testOffline, travel, type Burrow } from '../burrow';
+import { clockMs } from '../clock';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -13,6 +14,7 @@ const root = fileURLToPath(new URL('../..', import.meta.url));
 const logger = (...args: string[]) =>
   promisify(execFile)(process.execPath, ['--import', 'tsx', join('scripts', 'probe.ts'), ...args], {
     cwd: root,
+    env: { ...process.env, BURROW_NOW: new Date(clockMs()).toISOString() },
   });
 
 const DAY = 86_400_000;
@@ -165,7 +167,7 @@ test('in hot dry air her water ends sooner: the fresh tube is asked for in time,
     Date.parse((await water())?.asks.find((a) => a.task === 'fresh-home')?.notBefore ?? '');
   const told = await offered();
 
-  const now = Date.now();
+  const now = clockMs();
   await toPlace(page, demo, /Pantry shelf/);
   await newLogger(page, 'Pantry logger');
   await page.getByRole('button', { name: 'Let it send by itself' }).click();
@@ -250,7 +252,7 @@ test('a logger sends by itself: it is seen at once; heat is told where it stands
   const foreign = await fetch(address, {
     method: 'POST',
     headers: { 'content-type': 'text/plain', authorization: 'Bearer guess' },
-    body: `${new Date().toISOString()} 20`,
+    body: `${new Date(clockMs()).toISOString()} 20`,
   });
   expect(foreign.status).toBe(401);
   // cooler again: what just was is still told, and no longer as now
@@ -369,7 +371,7 @@ test('a winter is planned, begun and ended: her dates wait for it, and she is le
     await page.getByRole('button', { name: 'Write of T3' }).click();
     await sheet.getByRole('button', { name: deed, exact: true }).click();
   };
-  const day = (ahead: number) => new Date(Date.now() + ahead * DAY).toISOString().slice(0, 10);
+  const day = (ahead: number) => new Date(clockMs() + ahead * DAY).toISOString().slice(0, 10);
   await open('Her winter');
   await sheet
     .getByRole('radio', { name: /^Winter box/ })

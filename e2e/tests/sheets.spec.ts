@@ -1,10 +1,11 @@
 import { expect, seriousFaults, test, type Burrow } from '../burrow';
+import { START } from '../clock';
 import type { Page } from '@playwright/test';
 
 const table = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 /** So many days ago, as a spreadsheet of a European keeper writes it. */
 const day = (ago: number): string =>
-  new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10).split('-').reverse().join('.');
+  new Date(Date.parse(START) - ago * 86_400_000).toISOString().slice(0, 10).split('-').reverse().join('.');
 const CAPTURES = [
   'Queen;Species;Date;Found;Site',
   `K1;Messor structor;${day(40)};walking;Millrace Meadow`,

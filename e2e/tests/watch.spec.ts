@@ -1,5 +1,6 @@
 import { v7 } from 'uuid';
 import { countBrood, expect, seriousFaults, test, toView } from '../burrow';
+import { clockMs } from '../clock';
 
 interface Detail {
   entries: { id: string; kind: string; photos?: string[] }[];
@@ -94,7 +95,7 @@ test(
   { tag: '@phone' },
   async ({ page, demo }) => {
     const id = await demo.queenId('S1');
-    const at = new Date(Date.now() - 3_600_000).toISOString();
+    const at = new Date(clockMs() - 3_600_000).toISOString();
     await demo.send('POST', '/entries', {
       kind: 'look',
       id: v7(),

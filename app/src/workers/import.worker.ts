@@ -8,7 +8,8 @@ import {
 import Papa from 'papaparse';
 
 export type ImportAsk =
-  { what: 'look'; file: File; zone: string } | { what: 'read'; file: File; mapping: Mapping };
+  | { what: 'look'; file: File; zone: string; nowMs: number }
+  | { what: 'read'; file: File; mapping: Mapping; nowMs: number };
 
 /** The head of a file and what stands in it, as guessed. */
 export interface HeadTold {
@@ -35,22 +36,22 @@ const tell = (told: ImportTold, transfer: Transferable[] = []) =>
   (self as unknown as Worker).postMessage(told, transfer);
 
 self.onmessage = (event: MessageEvent<ImportAsk>) => {
-  const { file } = event.data;
-  if (event.data.what === 'look') look(file, event.data.zone);
-  else read(file, event.data.mapping);
+  const { file, nowMs } = event.data;
+  if (event.data.what === 'look') look(file, event.data.zone, nowMs);
+  else read(file, event.data.mapping, nowMs);
 };
 
-function look(file: File, zone: string): void {
+function look(file: File, zone: string, nowMs: number): void {
   Papa.parse<string[]>(file, {
     preview: HEAD_ROWS,
-    complete: ({ data }) => tell({ what: 'head', rows: data, guessed: guessMapping(data, zone, Date.now()) }),
+    complete: ({ data }) => tell({ what: 'head', rows: data, guessed: guessMapping(data, zone, nowMs) }),
     error: (error) => tell({ what: 'failed', reason: error.message }),
   });
 }
 
 /** Every row of the file, one after the other, however long it is: only what is taken stays in memory. */
-function read(file: File, mapping: Mapping): void {
-  const reader = rowReader(mapping, Date.now());
+function read(file: File, mapping: Mapping, nowMs: number): void {
+  const reader = rowReader(mapping, nowMs);
   const refused: RefusedRow[] = [];
   let refusedCount = 0;
   let rows = 0;

@@ -57,7 +57,7 @@ export function useImport(probeId: string) {
     state,
     choose(file: File): void {
       setState({ is: 'looking' });
-      ask({ what: 'look', file, zone: zoneNow() }, (told) => {
+      ask({ what: 'look', file, zone: zoneNow(), nowMs: Date.now() }, (told) => {
         if (told.what === 'head') setState({ is: 'head', file, rows: told.rows, mapping: told.guessed });
         if (told.what === 'failed') failed(told.reason);
       });
@@ -67,7 +67,7 @@ export function useImport(probeId: string) {
     },
     read(file: File, mapping: Mapping): void {
       setState({ is: 'reading', file, share: 0, rows: 0 });
-      ask({ what: 'read', file, mapping }, (told) => {
+      ask({ what: 'read', file, mapping, nowMs: Date.now() }, (told) => {
         if (told.what === 'progress') setState({ is: 'reading', file, share: told.share, rows: told.rows });
         if (told.what === 'failed') failed(told.reason);
         if (told.what === 'done') {

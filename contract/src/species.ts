@@ -51,6 +51,7 @@ export const speciesProfileSchema = z.object({
   firstBatch: figure(is.firstBatch),
   winters: figure(is.winters),
   wintersAs: figure(is.wintersAs),
+  rest: figure(is.rest),
   inTheCold: figure(is.inTheCold),
   flightMonths: figure(is.flightMonths),
   queens: figure(is.queens),

@@ -124,6 +124,7 @@ export const ledgerSchema = z.object({
     })
     .nullable(),
   counts: milestones(lastCount.nullable()),
+  lastWorkers: lastCount.nullable(),
   appearances: milestones(appearance),
   batches: z.array(
     z.object({

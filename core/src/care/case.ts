@@ -69,10 +69,14 @@ export interface CaseInput {
 }
 
 /**
- * Must she eat while she founds? One answer for all rules. Host-fed: a parasite's host workers feed her. Dependent: she founds
- * with workers of her own, who feed her.
+ * Must she eat? One answer for all rules. Spent: her workers came and are gone, and her reserves with them. Alone: she cannot found
+ * alone, and nobody is with her. Host-fed: a parasite's host workers feed her. Dependent: workers of her own, with whom she founds.
  */
-export type Eating = 'must' | 'perhaps' | 'no' | 'host-fed' | 'dependent';
+export type Eating = 'must' | 'spent' | 'alone' | 'perhaps' | 'no' | 'host-fed' | 'dependent';
+
+/** She is fed by the keeper from the start and throughout: she has no reserves to live on, and nobody to feed her. */
+export const fedThroughout = (eating: Eating): boolean =>
+  eating === 'must' || eating === 'spent' || eating === 'alone';
 
 /** Where her colony is in its life. Gone: nobody is left to be cared for. */
 export type Life = 'founding' | 'colony' | 'orphans' | 'gone';
@@ -116,8 +120,10 @@ export interface Case {
   looking: LookingSchool;
   spaceSchool: SpaceSchoolId;
   nestSchool: NestSchoolId;
-  /** Her own or her host's, as last counted, less the dead found since; null when none was ever seen. */
+  /** Her own or her host's, as last counted, less the dead found since; null when there are none. */
   workers: { range: CountRange; at: Instant; entryId: string } | null;
+  /** There were workers and there are none any more: the last count of them; null when none ever came, or there are some. */
+  workersGone: QueenLedger['lastWorkers'];
   /** The winter that it is, or the next; null for kinds that do not winter. */
   winter: Winter | null;
   phase: Phase;
@@ -142,11 +148,13 @@ export function caseOf(input: CaseInput): Case {
   const founder =
     input.founder ??
     founderBelief([{ kind: 'species', founder: profile.founder.value, weight: 1, source: 'profile' }]);
-  const eating = eatingOf(founder);
   const winter = winterAround(now, hemisphere, zone);
   const phase = phaseOf(now, winter);
   const looking = lookingSchool(input.lookingSchool);
   const counted = known.counts.workers;
+  const workers = counted && counted.range.high !== 0 ? counted : null;
+  const workersGone = workers ? null : known.lastWorkers;
+  const eating = eatingOf(founder, workers !== null, workersGone !== null);
   const home = input.housing ?? housing(input.home, []);
   const partNamed = (id: string): HomePart => partOf(home, id)?.part ?? input.home;
   const part = partNamed(home.home);
@@ -185,13 +193,14 @@ export function caseOf(input: CaseInput): Case {
     looking,
     spaceSchool: input.spaceSchool ?? 'about-fifteen',
     nestSchool: input.nestSchool ?? 'count',
-    workers: counted && counted.range.high !== 0 ? counted : null,
+    workers,
+    workersGone,
     winter: profile.winters.value ? winter : null,
     phase: profile.winters.value ? phase : 'growing',
     wintering: wintersAt(profile, tempC, planned, phase),
     plan,
     planC: plan && planC(plan, rooms, now),
-    peace: peaceOf(known, ahead, looking, eating === 'must', now),
+    peace: peaceOf(known, ahead, looking, fedThroughout(eating), now),
   };
 }
 
@@ -222,21 +231,25 @@ export const planBegun = (plan: Case['plan'], place: Place, now: Instant): boole
   plan.placeId === place.id &&
   msOf(plan.from) <= msOf(addDays(now, figure('winterPlanSlackDays')));
 
-function eatingOf({ course, probabilities }: FounderBelief): Eating {
+function eatingOf({ course, probabilities }: FounderBelief, workers: boolean, gone: boolean): Eating {
+  if (course === 'no-plan') {
+    if (!workers) return 'alone';
+    return probabilities.dependent > probabilities['socially-parasitic'] ? 'dependent' : 'host-fed';
+  }
+  if (gone) return 'spent';
   switch (course) {
     case 'feed-throughout':
       return 'must';
     case 'offer-and-watch':
       return 'perhaps';
-    case 'no-plan':
-      return probabilities.dependent > probabilities['socially-parasitic'] ? 'dependent' : 'host-fed';
     case 'water-only':
       return 'no';
   }
 }
 
 /** No plain plan of founding is made for her. */
-export const cannotFoundAlone = (eating: Eating): boolean => eating === 'host-fed' || eating === 'dependent';
+export const cannotFoundAlone = (eating: Eating): boolean =>
+  eating === 'alone' || eating === 'host-fed' || eating === 'dependent';
 
 /** Founding ends with the first batch, or when there are workers enough, whichever is seen first. */
 function lifeOf(known: QueenLedger, ahead: Outlook | null, eating: Eating): Life {

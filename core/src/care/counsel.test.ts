@@ -108,7 +108,7 @@ describe('tube and food', () => {
     const advice = advise([intake()], 10, { species: 'manica-rubida' });
     expect(advice.verdict('food').answer).toBe('yes, today');
     expect(advice.pressure).toBe('now');
-    const fed = [intake(), entry(9.5, { kind: 'feed', food: 'both' })];
+    const fed = [intake(), entry(9.5, { kind: 'feed', food: 'both', outcome: 'taken' })];
     expect(advise(fed, 10, { species: 'manica-rubida' }).verdict('food').answer).toBe('fed');
   });
 

@@ -66,6 +66,7 @@ export const PRACTICE = {
   proteinAfterSugarByDays: common(4, 'days', 'and not later'),
   weeklyFeedDays: common(7, 'days', 'between feeds of a colony of a few workers'),
   twiceWeeklyFeedDays: common(4, 'days', 'between feeds of a grown colony'),
+  rushedSooner: own(0.5, 'times', 'as long until the next feed, where they rushed at the last'),
   fewWorkers: own(8, 'workers', 'up to so many are fed weekly'),
   colonyProteinDays: own(14, 'days', 'a colony with larvae without protein for longer: it is missing'),
   feedSlackDays: own(3, 'days', 'a feed of a colony may wait'),

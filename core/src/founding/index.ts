@@ -34,7 +34,7 @@ export {
   type KnownFounder,
 } from './founder';
 export { vanishedBetween, type FullCount, type Vanished } from './ledger/vanished';
-export { isMeal, lastMeal, refusalsInARow, stillThere, type Offer } from './ledger/offers';
+export { isMeal, lastMeal, refusalsOf, stillThere, type Offer, type Refusals } from './ledger/offers';
 export { mayBeForeign, ownCounts, type BroodMove } from './ledger/foreign';
 export { batchesOf, type Batch } from './ledger/batches';
 export { type Contradiction, type Reading } from './ledger/contradictions';

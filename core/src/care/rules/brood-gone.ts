@@ -1,4 +1,4 @@
-import { lastMeal, type Vanished } from '../../founding';
+import type { Vanished } from '../../founding';
 import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import { lostThisSeason } from '../boosting';
@@ -6,7 +6,7 @@ import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
-import { hungers } from './food';
+import { hungers, lastMealOf } from './food';
 import { calm } from './late';
 import { tubeFault } from './tube-fault';
 
@@ -92,7 +92,7 @@ function partWords(v: Vanished, now: Instant): Phrase {
 
 /** What may have done it, each with its evidence. */
 export function causes(c: Case): Criterion[] {
-  const meal = lastMeal(c.known.offers);
+  const meal = lastMealOf(c);
   const fault = tubeFault(c);
   const heat = heatOf(c.profile, c.tempC);
   const hungry = hungers(c);

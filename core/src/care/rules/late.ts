@@ -18,7 +18,8 @@ import { best } from './warmth';
 /** Is she late? Her next stage against what queens of her kind do at her warmth. Only while she founds. */
 export const late: Rule = (c) => {
   const { ahead } = c;
-  if (!ahead || c.life !== 'founding') return null;
+  // whose workers came and are gone is not late for them
+  if (!ahead || c.life !== 'founding' || c.workersGone) return null;
   const criteria = [pace(c), best(c), calm(c)];
   const common = { id: 'late', question: 'Is she late?', criteria } as const;
   const next = ahead.next;

@@ -1,8 +1,9 @@
 import { stillThere, type Offer } from '../../founding';
-import { addDays, daysBetween, isSome, msOf, phrase, type Instant, type Phrase } from '../../quantity';
+import { addDays, daysBetween, isSome, msOf, phrase, type Phrase } from '../../quantity';
 import { MILESTONES } from '../../species';
 import type { Case } from '../case';
 import { capital } from './expect';
+import { endOf } from './food/ends';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
@@ -62,20 +63,6 @@ export const leftovers: Rule = (c) => {
     ],
   });
 };
-
-/** Hours for free liquid with a founding queen, a day for protein, days where it stands outside. */
-function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): Instant {
-  const hours = (n: number) => addDays(at, n * HOUR);
-  if (food === 'seeds') return addDays(at, figure('seedsDays'));
-  if (food === 'leaves') return addDays(at, figure('leavesDays'));
-  if (food === 'protein') return hours(figure('proteinHours'));
-  if (way === 'feeder') return addDays(at, figure('feederDays'));
-  const outside =
-    spot === 'foraging-space' || spot === 'outer-room' || (spot === null && c.eating === 'must');
-  if (outside) return addDays(at, way === 'dish' ? figure('dishDays') : figure('outsideSugarDays'));
-  if (way === 'drop' || way === 'swab' || !workersThere) return hours(figure('dropHours'));
-  return hours(figure('sugarWithWorkersHours'));
-}
 
 function reason({ known }: Case, { food }: Offer): string {
   if (food === 'protein') return 'it moulds within a day or two.';

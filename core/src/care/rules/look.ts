@@ -1,6 +1,6 @@
 import { nounOf, underWay } from '../../housing';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
-import { cannotFoundAlone, type Case } from '../case';
+import { cannotFoundAlone, fedThroughout, type Case } from '../case';
 import { freeFrom } from '../disturbance';
 import { figure } from '../practice';
 import { LOOKING_SCHOOLS } from '../schools';
@@ -120,7 +120,7 @@ function lookAsk(c: Case, from: Instant): Ask {
 
 function others(c: Case): SchoolView[] {
   return LOOKING_SCHOOLS.filter((s) => s.id !== c.looking.id).map((s) => {
-    const date = freeFrom(c.known, c.ahead, s, c.eating === 'must');
+    const date = freeFrom(c.known, c.ahead, s, fedThroughout(c.eating));
     const open = date === null || msOf(date) <= msOf(c.now);
     return { school: s.id, name: s.name, answer: open ? 'may look' : 'wait', until: open ? null : date };
   });

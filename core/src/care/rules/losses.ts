@@ -1,10 +1,10 @@
-import { lastMeal } from '../../founding';
 import { addDays, daysBetween, phrase, type CountRange, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
+import { lastMealOf } from './food';
 
 /** Several workers dead between two looks, or many missing: why? A few old ones dying is normal. */
 export const losses: Rule = (c) => {
@@ -79,7 +79,7 @@ function missingOf(before: CountRange | null, now: CountRange | null, dead: Coun
 }
 
 function reasons(c: Case, missing: boolean): Criterion[] {
-  const meal = lastMeal(c.known.offers);
+  const meal = lastMealOf(c);
   const days = meal ? daysBetween(meal.at, c.now) : null;
   const heat = heatOf(c.profile, c.tempC);
   const wet = c.known.wetFront;

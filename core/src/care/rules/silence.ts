@@ -1,11 +1,10 @@
-import { lastMeal } from '../../founding';
 import { daysBetween, latest, msOf, phrase, type Phrase } from '../../quantity';
-import type { Case } from '../case';
+import { fedThroughout, type Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { capital } from './expect';
-import { hungers } from './food';
+import { hungers, lastMealOf } from './food';
 import { tubeFault } from './tube-fault';
 
 export const SILENCE_CAUSES = [
@@ -125,7 +124,7 @@ function disturbed({ peace }: Case): WeighedCause {
 
 function hungry(c: Case): WeighedCause {
   const { known, founder, eating } = c;
-  const meal = lastMeal(known.offers);
+  const meal = lastMealOf(c);
   const may = hungers(c);
   return {
     cause: 'hungry',
@@ -136,7 +135,7 @@ function hungry(c: Case): WeighedCause {
         ? ['She lives on her reserves.']
         : ['Fed lately, so hunger is unlikely.'],
     evidence: meal ? [meal.entryId] : [],
-    speaks: may ? (eating === 'must' ? 'for' : 'unknown') : 'against',
+    speaks: may ? (fedThroughout(eating) ? 'for' : 'unknown') : 'against',
   };
 }
 

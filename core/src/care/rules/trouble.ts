@@ -1,7 +1,7 @@
 import type { Trouble } from '../../facts';
 import { nounOf, underWay } from '../../housing';
 import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
-import type { Case } from '../case';
+import { fedThroughout, type Case } from '../case';
 import { narrowerThan } from '../gap';
 import type { Pressure } from '../pressure';
 import { figure } from '../practice';
@@ -122,7 +122,7 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
         ],
       };
     case 'dirt':
-      return c.workers || c.eating === 'must'
+      return c.workers || fedThroughout(c.eating)
         ? {
             ...base,
             measure: 'clean',

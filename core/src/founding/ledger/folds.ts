@@ -55,6 +55,17 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     one.lastLook = seen;
     const before = one.counts.workers;
     observe(one, entry, entry, entry.deadWorkers, observations);
+    // those found dead are fewer alive, where nobody counted the living as well
+    if (!entry.workers && entry.deadWorkers && before) {
+      const { low, high } = entry.deadWorkers;
+      one.counts.workers = {
+        ...seen,
+        range: {
+          low: Math.max(0, before.range.low - (high ?? Infinity)),
+          high: before.range.high === null ? null : Math.max(0, before.range.high - low),
+        },
+      };
+    }
     if (entry.workers || entry.deadWorkers)
       one.workerLook = {
         ...seen,

@@ -32,6 +32,7 @@ export function observe(
   if (broodIsGone(one, counts)) restart(one, entry);
   for (const { m, range } of counted) {
     one.counts[m] = { range, at: entry.at, entryId: entry.id };
+    if (m === 'workers' && isSome(range)) one.lastWorkers = one.counts[m];
     const hers = own[m];
     if (hers && isSome(hers)) appear(one, m, entry);
   }

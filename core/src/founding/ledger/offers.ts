@@ -65,21 +65,33 @@ export function foldFeed(offers: Offer[], feed: EntryOf<'feed'>, workersThere: b
 /** Whether something of it may still lie there. */
 export const stillThere = (offer: Offer): boolean => offer.outcome === 'open' || offer.outcome === 'left';
 
-/** Whether it counts as a meal: taken, or nobody has said that it was left. */
-export const isMeal = (offer: Offer): boolean => !offer.refused;
+/** Whether it counts as a meal: an offer of which nothing is known is none. */
+export const isMeal = (offer: Offer): boolean => offer.outcome === 'taken';
 
-/** The last meal, of one food or of any. */
-export function lastMeal(offers: readonly Offer[], food?: Food): Offer | null {
-  return offers.filter((o) => isMeal(o) && (food === undefined || o.food === food)).at(-1) ?? null;
+/** The last meal, of some foods or of any. */
+export function lastMeal(offers: readonly Offer[], ...foods: readonly Food[]): Offer | null {
+  return offers.filter((o) => isMeal(o) && (foods.length === 0 || foods.includes(o.food))).at(-1) ?? null;
 }
 
-/** Visits at which all that was offered was refused, since the last meal: newest last. */
-export function refusalsInARow(offers: readonly Offer[]): Offer[] {
-  const meal = offers.filter((o) => o.outcome === 'taken').at(-1);
-  const since = offers.filter((o) => meal === undefined || msOf(o.at) > msOf(meal.at));
-  const byVisit = new Map<string, Offer[]>();
-  for (const o of since) byVisit.set(o.entryId, [...(byVisit.get(o.entryId) ?? []), o]);
-  const visits = [...byVisit.values()];
-  // an offer of which nothing is known yet ends no row, and is none of it
-  return visits.filter((v) => v.every((o) => o.refused)).map((v) => v[0] as Offer);
+/** How often one food was refused since it was last taken, the newest refusal last. */
+export interface Refusals {
+  food: Food;
+  row: Offer[];
+}
+
+/**
+ * Refusals count for each food apart: that sugar was taken says nothing of protein. The food that was refused most often in a row
+ * comes first; foods that are taken are left out.
+ */
+export function refusalsOf(offers: readonly Offer[]): Refusals[] {
+  const foods = [...new Set(offers.map((o) => o.food))];
+  return foods
+    .map((food): Refusals => {
+      const mine = offers.filter((o) => o.food === food);
+      const meal = lastMeal(mine);
+      // an offer of which nothing is known yet ends no row, and is none of it
+      return { food, row: mine.filter((o) => o.refused && (meal === null || msOf(o.at) > msOf(meal.at))) };
+    })
+    .filter(({ row }) => row.length > 0)
+    .sort((a, b) => b.row.length - a.row.length);
 }

@@ -93,6 +93,8 @@ export interface QueenLedger {
     orphans: boolean;
   } | null;
   counts: Record<Milestone, LastCount | null>;
+  /** The last count at which there were workers, whoever's: tells "none yet" from "none any more". */
+  lastWorkers: LastCount | null;
   appearances: Record<Milestone, Appearance>;
   /** Clutches told apart by their timing, oldest first; none while there are no eggs. */
   batches: Batch[];
@@ -182,6 +184,7 @@ export function emptyLedger(queenId: string): QueenLedger {
     species: null,
     loss: null,
     counts: byMilestone(() => null),
+    lastWorkers: null,
     appearances: byMilestone(noAppearance),
     batches: [],
     castes: { callows: null, majors: null, repletes: null, alates: null },

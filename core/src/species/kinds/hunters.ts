@@ -206,6 +206,7 @@ export const HUNTERS: readonly GenusSketch[] = [
     founder: 'dependent',
     queenMm: [9, 14],
     workerMm: [9, 14],
+    queens: 'none',
     climbsGlass: false,
     defence: 'stings-badly',
     temper: 'quick',
@@ -245,7 +246,7 @@ export const HUNTERS: readonly GenusSketch[] = [
   genus('Rhytidoponera', {
     plain: ['green-head ants'],
     type: 'temperate',
-    founder: 'dependent',
+    founder: 'semi-claustral',
     queenMm: [5, 8],
     workerMm: [5, 7],
     bestC: [22, 27],
@@ -255,8 +256,9 @@ export const HUNTERS: readonly GenusSketch[] = [
     climbsGlass: false,
     defence: 'stings-badly',
     temper: 'quick',
-    cites: { founder: HOELLDOBLER_WILSON_1990 },
-    notes: ['Mostly mated workers lay, and a colony divides: one ant alone seldom founds anything.'],
+    notes: [
+      'In the wild mostly mated workers lay, and a colony divides. A lone queen may not make it alone, and must be fed from the start.',
+    ],
     species: [{ name: 'metallica', plain: ['green-head ant'], in: ['Australia'] }],
   }),
   hunter('Gnamptogenys', {
@@ -402,7 +404,7 @@ export const HUNTERS: readonly GenusSketch[] = [
     workerMm: [2, 3],
     bestC: [24, 28],
     pupae: 'naked',
-    queens: 'several',
+    queens: 'none',
     climbsGlass: false,
     defence: 'stings-weakly',
     temper: 'calm',

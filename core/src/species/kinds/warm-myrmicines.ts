@@ -353,11 +353,19 @@ const GENERA: readonly GenusSketch[] = [
     founder: 'dependent',
     queenMm: [2.5, 4],
     workerMm: [2, 4],
-    queens: 'several',
     climbsGlass: true,
     defence: 'stings-weakly',
     temper: 'quick',
-    species: [{ name: 'punctatus', synonyms: ['Pristomyrmex pungens'], in: ['Asia'], type: 'temperate' }],
+    species: [
+      {
+        name: 'punctatus',
+        synonyms: ['Pristomyrmex pungens'],
+        in: ['Asia'],
+        type: 'temperate',
+        queens: 'none',
+        notes: ['Has no queens: workers lay. A handful of workers is a colony.'],
+      },
+    ],
   }),
   genus('Wasmannia', {
     plain: ['little fire ants'],

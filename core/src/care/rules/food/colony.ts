@@ -1,11 +1,12 @@
-import { lastMeal, refusalsInARow, type Offer } from '../../../founding';
-import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../../quantity';
+import { lastMeal, type Offer } from '../../../founding';
+import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
 import { cannotFoundAlone, type Case } from '../../case';
 import { figure } from '../../practice';
 import { ask, COMMON_PRACTICE, criterion, type Ask, type Verdict } from '../../verdict';
-import { founderCriterion, refusalCriterion, eager, proteinMissing } from './reasons';
-import { foodVerdict, offerWords, menuOf } from './words';
+import { onOffer } from './ends';
+import { founderCriterion, eager, proteinMissing, refusalCriteria, refusedFood } from './reasons';
+import { foodVerdict, lastMealOf, menuOf, offerWords } from './words';
 
 /** Meals since there were workers to eat them. */
 export function fedSinceWorkers({ known, workers }: Case): {
@@ -23,13 +24,15 @@ export function fedSinceWorkers({ known, workers }: Case): {
 /** A colony with workers: sugar for workers, protein for larvae, more and oftener as they grow. */
 export function colony(c: Case, who: string): Verdict {
   const fed = fedSinceWorkers(c);
-  const last = lastMeal(c.known.offers.filter((o) => o.workersThere));
+  const last = lastMealOf(c, c.known.offers.filter((o) => o.workersThere));
   const [few, many] = [figure('weeklyFeedDays'), figure('twiceWeeklyFeedDays')];
-  const every = c.eating === 'must' || (c.workers?.range.low ?? 0) > figure('fewWorkers') ? many : few;
-  const refused = refusalsInARow(c.known.offers);
+  const usual = c.eating === 'must' || (c.workers?.range.low ?? 0) > figure('fewWorkers') ? many : few;
+  // who rushes at food was underfed: the next feed comes sooner
+  const every = last?.rushed ? Math.ceil(usual * figure('rushedSooner')) : usual;
+  const refused = refusedFood(c);
   const protein = proteinMissing(c, figure(c.eating === 'must' ? 'mustEatProteinDays' : 'colonyProteinDays'));
   // the first sugar is followed by protein within days, not a week later
-  const first = menuOf(c).prey && fed.sugar && !fed.protein && c.life === 'founding';
+  const first = menuOf(c).huntsFor !== 'nobody' && fed.sugar && !fed.protein && c.life === 'founding';
   const cameWhole = c.known.appearances.workers.byEntry === c.known.intake?.entryId;
   const must = c.eating === 'must';
   const due = first
@@ -48,7 +51,9 @@ export function colony(c: Case, who: string): Verdict {
     ? ['Small dead protein now: with it she lays, and her larvae grow.']
     : !last && cameWhole
       ? ['They came hungry from the journey. ', ...offerWords(c, 'colony')]
-      : offerWords(c, 'colony');
+      : last?.rushed
+        ? ['Offer more than last time: they rushed at it. ', ...offerWords(c, 'colony')]
+        : offerWords(c, 'colony');
   const criteria = [
     ...(cannotFoundAlone(c.eating) ? [founderCriterion(c)] : []),
     criterion(
@@ -61,16 +66,25 @@ export function colony(c: Case, who: string): Verdict {
       { evidence: last ? [last.entryId] : [], margin: { value: daysBetween(c.now, due), unit: 'days' } },
     ),
     ...protein.criteria,
-    ...refusalCriterion(refused),
+    ...refusalCriteria(c),
     ...eager(last),
   ];
   const asks: Ask[] = [ask(c, 'feed', [due, due, late], what)];
   const rest = { criteria, asks };
-  if (refused.length >= figure('refusals'))
+  const offered = onOffer(c);
+  if (offered && open && !refused)
+    return foodVerdict(c, {
+      ...rest,
+      answer: 'food is with them',
+      says: phrase`Wait and see whether they eat the ${{ word: offered.offer.food }}; look by ${{ date: offered.end }} and log what became of it.`,
+      until: offered.end,
+      asks: [ask(c, 'feed', [offered.end, offered.end, latest(offered.end, late) as Instant], what)],
+    });
+  if (refused && !offered)
     return foodVerdict(c, {
       ...rest,
       answer: 'they leave it',
-      says: phrase`${{ word: who }} left what was offered ${{ word: counted(refused.length, 'time') }} in a row: too much of it, or the wrong kind. Offer less, and something else.`,
+      says: phrase`${{ word: who }} left ${{ word: refused.food }} ${{ word: counted(refused.row.length, 'time') }} in a row: too much of it, or the wrong kind. Offer less, and something else.`,
       pressure: 'soon',
       asks: [
         ask(
@@ -104,12 +118,12 @@ export function colony(c: Case, who: string): Verdict {
 
 /** Workers outlive their queen, and are fed to the end. */
 export function orphans(c: Case): Verdict {
-  const last = lastMeal(c.known.offers);
+  const last = lastMealOf(c);
   const since = c.known.loss?.at ?? c.now;
   const due = last ? addDays(last.at, figure('weeklyFeedDays')) : since;
   const open = msOf(due) <= msOf(c.now);
   const says: Phrase = [
-    `${menuOf(c).orphans} for her workers, to the end of their lives${menuOf(c).prey ? '; a little protein only while larvae are there' : ''}.`,
+    `${menuOf(c).orphans} for her workers, to the end of their lives${menuOf(c).huntsFor !== 'nobody' ? '; a little protein only while larvae are there' : ''}.`,
   ];
   return foodVerdict(c, {
     answer: open ? 'yes, a little' : 'not yet',

@@ -1,9 +1,9 @@
 import { partOf, reachedFrom, type PartNow } from '../../../housing';
-import { lastMeal } from '../../../founding';
 import { daysBetween } from '../../../quantity';
 import { isWinteringTempC } from '../../../season';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
+import { lastMealOf } from './words';
 
 /** A part that is given as more room. */
 export const isRoom = ({ part, purpose }: PartNow): boolean =>
@@ -24,7 +24,7 @@ export const isResting = (c: Case): boolean =>
 
 /** Whether she may be hungry: she has to eat, or may have to, and has not for longer than is usual. */
 export const hungers = (c: Case): boolean => {
-  const meal = lastMeal(c.known.offers);
+  const meal = lastMealOf(c);
   const unfed = meal === null || daysBetween(meal.at, c.now) > figure('hungryAfterDays');
   return unfed && c.eating !== 'no' && !isResting(c);
 };

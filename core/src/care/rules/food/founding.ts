@@ -1,31 +1,18 @@
-import { lastMeal, refusalsInARow } from '../../../founding';
+import type { Offer } from '../../../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { capital } from '../expect';
 import { ask, COMMON_PRACTICE, criterion, OWN_LOG, type Criterion, type Verdict } from '../../verdict';
-import { founderCriterion, fedCriterion, refusalCriterion, proteinMissing } from './reasons';
-import { foodVerdict, menuOf, offerWords, CLAUSTRAL_SCHOOLS } from './words';
-
-/** She founds with others or not at all: no plain plan is pretended. */
-export function notAlone(c: Case): Verdict {
-  return foodVerdict(c, {
-    answer: 'no plan',
-    says: [
-      c.eating === 'dependent'
-        ? 'Queens of her kind leave with workers of their own and do not found alone. Some workers or brood of her own colony are what she needs; no plain founding plan applies. Ask keepers of her kind.'
-        : 'She is probably a social parasite: she founds with host workers or their brood, not alone. No plain founding plan applies; ask keepers of her kind.',
-    ],
-    pressure: 'soon',
-    criteria: [founderCriterion(c)],
-  });
-}
+import { onOffer } from './ends';
+import { founderCriterion, fedCriterion, proteinMissing, refusalCriteria, refusedFood } from './reasons';
+import { CLAUSTRAL_SCHOOLS, foodVerdict, lastMealOf, menuOf, offerWords } from './words';
 
 /** First week in peace, then one tiny offer tells more than a guess. */
 export function offerAndWatch(c: Case): Verdict {
   const { what, takes } = menuOf(c).trial;
-  const tried = menuOf(c).prey ? 'protein' : 'leaves';
+  const tried = menuOf(c).huntsFor === 'nobody' ? 'leaves' : 'protein';
   const last = c.known.offers.filter((o) => o.food === tried).at(-1);
   const from = last
     ? addDays(last.at, figure('offerAgainDays'))
@@ -49,32 +36,84 @@ export function offerAndWatch(c: Case): Verdict {
   });
 }
 
-/** Sugar and protein every two to four days, through the founding and on after the first workers. */
+/** Why she is fed throughout: what is said first, and once a meal is no longer due. */
+function whyFed(c: Case): { says: string; answer: string } {
+  switch (c.eating) {
+    case 'spent':
+      return {
+        says: 'Her workers are gone, and she has no reserves left.',
+        answer: 'yes: her workers are gone',
+      };
+    case 'alone':
+      return { says: aloneWords(c), answer: 'yes: she is alone' };
+    default:
+      return { says: 'She must eat while she founds.', answer: 'yes, today' };
+  }
+}
+
+/** That she may not make it alone, by what would help her. */
+function aloneWords({ founder: { probabilities: p }, profile }: Case): string {
+  if (profile.queens.value === 'none')
+    return 'Her species has no queens: workers lay. She may not make it alone; some workers of her own colony are what she needs. No plain founding plan applies.';
+  return p.dependent > p['socially-parasitic']
+    ? 'She may not make it alone: queens of her species leave with workers of their own. Some workers or brood of her own colony are what she needs. No plain founding plan applies.'
+    : 'She may not make it alone: she is probably a social parasite, which founds with host workers or their brood. No plain founding plan applies.';
+}
+
+/** When she was fed last: of meals that her workers shared nobody knows what she got. */
+function lastFed(c: Case): Offer | null {
+  const meal = lastMealOf(c);
+  return c.workersGone && meal && msOf(meal.at) <= msOf(c.workersGone.at) ? null : meal;
+}
+
+/** Sugar and protein every two to four days, through the founding and on after the first workers; and for whoever has no reserves. */
 export function mustEat(c: Case): Verdict {
-  const meal = lastMeal(c.known.offers);
-  const since = meal?.at ?? c.known.intake?.at ?? c.now;
-  const days = daysBetween(since, c.now);
+  const meal = lastFed(c);
+  const why = whyFed(c);
   const [fromDays, byDays] = [figure('mustEatFromDays'), figure('mustEatByDays')];
+  // whose workers are gone has nothing to live on since then: fed now
+  const since = meal?.at ?? (c.eating === 'spent' ? addDays(c.now, -byDays) : (c.known.intake?.at ?? c.now));
+  const days = daysBetween(since, c.now);
   const by = addDays(since, byDays);
-  const refused = refusalsInARow(c.known.offers);
-  const refuses = refused.length >= figure('refusals');
+  const refused = refusedFood(c);
   const protein = proteinMissing(c, figure('mustEatProteinDays'));
   const due = days >= byDays;
   const soon = days >= fromDays;
-  const what = offerWords(c, 'must');
+  const what =
+    c.eating === 'must'
+      ? offerWords(c, 'must')
+      : [`Give her ${menuOf(c).alone} now; take out what is left after a day.`];
   const feed = ask(c, 'feed', [addDays(since, fromDays), addDays(since, (fromDays + byDays) / 2), by], what);
   const criteria = [
     founderCriterion(c),
-    fedCriterion(meal, days, byDays, phrase`every ${{ days: fromDays }} to ${{ days: byDays }} is usual`),
-    ...refusalCriterion(refused),
+    ...spentCriterion(c),
+    meal
+      ? fedCriterion(meal, days, byDays, phrase`every ${{ days: fromDays }} to ${{ days: byDays }} is usual`)
+      : criterion('fed', due ? 'unmet' : 'met', ['No meal is logged.'], COMMON_PRACTICE, {
+          margin: { value: byDays - days, unit: 'days' },
+        }),
+    ...refusalCriteria(c),
     ...protein.criteria,
   ];
   const rest = { criteria, asks: [feed] };
-  if (refuses)
+  const offered = onOffer(c);
+  if (offered)
     return foodVerdict(c, {
       ...rest,
-      answer: 'she refuses food',
-      says: phrase`She has refused food ${{ word: counted(refused.length, 'time') }} in a row, and those days count as hungry ones. Offer another kind, fresher and smaller. ${{ word: heedful(c) }}`,
+      answer: 'food is with her',
+      says: [
+        ...(c.eating === 'must' ? [] : [`${why.says} `]),
+        ...phrase`Wait and see whether she eats the ${{ word: offered.offer.food }}; it comes out by ${{ date: offered.end }}. Log what became of it.`,
+      ],
+      notice: c.eating !== 'must',
+      until: offered.end,
+      asks: [ask(c, 'feed', [offered.end, offered.end, latest(offered.end, by) as Instant], what)],
+    });
+  if (refused)
+    return foodVerdict(c, {
+      ...rest,
+      answer: due ? 'she refuses food' : `she refuses ${refused.food}`,
+      says: phrase`She has refused ${{ word: refused.food }} ${{ word: counted(refused.row.length, 'time') }} in a row${{ word: due ? ', and those days count as hungry ones' : '' }}. Offer another kind, fresher and smaller. ${{ word: heedful(c) }}`,
       pressure: due ? 'now' : 'soon',
       asks: [
         ask(
@@ -97,21 +136,44 @@ export function mustEat(c: Case): Verdict {
     });
   return foodVerdict(c, {
     ...rest,
-    answer: due ? 'yes, today' : soon ? 'soon' : 'fed',
+    answer: due ? why.answer : soon ? 'soon' : 'fed',
     says: due
-      ? [
-          meal ? 'She must eat while she founds. ' : 'She must eat while she founds, and no meal is logged. ',
-          ...what,
-        ]
-      : phrase`Offer food again by ${{ date: by }}: small, where she need not be met.`,
+      ? c.eating === 'must'
+        ? [
+            meal ? `${why.says} ` : 'She must eat while she founds, and no meal is logged. ',
+            ...what,
+          ]
+        : [...what, ` ${why.says}`]
+      : [
+          ...phrase`Offer food again by ${{ date: by }}: small, where she need not be met.`,
+          ...(c.eating === 'must' ? [] : [` ${why.says}`]),
+        ],
     pressure: due ? 'now' : soon ? 'soon' : 'rest',
+    notice: c.eating !== 'must',
     until: due || soon ? null : addDays(since, fromDays),
   });
 }
 
-/** What a queen that refuses food may be telling. */
+/** That her workers came and are gone. */
+function spentCriterion({ workersGone: gone, known }: Case): Criterion[] {
+  if (!gone) return [];
+  const none = known.counts.workers;
+  return [
+    criterion(
+      'reserves',
+      'unmet',
+      phrase`Workers were last counted ${{ date: gone.at }}, and none since: what she lived on before they came is used up.`,
+      COMMON_PRACTICE,
+      { evidence: [gone.entryId, none?.entryId].filter((e) => e !== undefined) },
+    ),
+  ];
+}
+
+/** What a queen that refuses food may be telling: of one that has nothing else to live on it tells nothing of her type. */
 function heedful(c: Case): string {
-  return c.tempC < c.profile.bestTempC.value.low
+  const cool = c.tempC < c.profile.bestTempC.value.low;
+  if (c.eating !== 'must') return cool ? 'She may be too cool to eat.' : 'Leave it close to her for an hour.';
+  return cool
     ? 'She may be too cool to eat; or she is fully claustral after all.'
     : 'She may be fully claustral after all: watch whether her brood grows.';
 }

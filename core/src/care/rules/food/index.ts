@@ -1,24 +1,24 @@
 import { phrase, type Instant } from '../../../quantity';
-import { cannotFoundAlone, type Case } from '../../case';
+import { cannotFoundAlone, fedThroughout, type Case } from '../../case';
 import { COMMON_PRACTICE, criterion, type Rule, type Verdict } from '../../verdict';
 import { fedSinceWorkers, colony, orphans } from './colony';
 import { hasForagingRoom, isResting } from './eating';
-import { notAlone, offerAndWatch, mustEat, firstFeed } from './founding';
+import { offerAndWatch, mustEat, firstFeed } from './founding';
 import { founderCriterion } from './reasons';
 import { foodVerdict, CLAUSTRAL_SCHOOLS } from './words';
 
 export { hasForagingRoom, hungers, isResting, isRoom } from './eating';
 export { founderCriterion } from './reasons';
+export { lastMealOf } from './words';
 
 /** Does she need food? By her season, then by who eats there, then by what kind of founder she is held to be. */
 export const food: Rule = (c) => {
   if (c.life === 'gone') return null;
   if (isResting(c)) return resting(c);
   if (c.life === 'orphans') return orphans(c);
-  if (cannotFoundAlone(c.eating))
-    return c.workers ? colony(c, c.eating === 'host-fed' ? 'Her host workers' : 'They') : notAlone(c);
-  // a grown colony of such a kind forages for her, oftener than others
-  if (c.eating === 'must' && c.life !== 'colony') return mustEat(c);
+  if (fedThroughout(c.eating) && c.life !== 'colony') return mustEat(c);
+  // a grown colony of a species whose queens must eat forages for her, oftener than others
+  if (cannotFoundAlone(c.eating)) return colony(c, c.eating === 'host-fed' ? 'Her host workers' : 'They');
   if (c.workers) return c.life === 'colony' || fedSinceWorkers(c).any ? colony(c, 'They') : firstFeed(c);
   if (c.eating === 'perhaps') return offerAndWatch(c);
   return foodVerdict(c, {
@@ -36,7 +36,7 @@ export const nextFeed = (c: Case): Instant | null =>
 
 /** Whether the next feed has to open her cell: workers in the tube, and no other room that anybody has told of. */
 export const feedOpensCell = (c: Case): boolean =>
-  c.workers !== null && c.eating !== 'must' && !hasForagingRoom(c);
+  c.workers !== null && !fedThroughout(c.eating) && !hasForagingRoom(c);
 
 function resting(c: Case): Verdict {
   const active = c.profile.inTheCold.value === 'active' && c.workers !== null;

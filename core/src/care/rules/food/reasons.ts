@@ -1,8 +1,10 @@
-import { lastMeal, type Offer } from '../../../founding';
+import { isMeal, lastMeal, refusalsOf, type Offer, type Refusals } from '../../../founding';
 import { daysBetween, isSome, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
 import type { Case } from '../../case';
+import { figure } from '../../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
+import { capital } from '../expect';
 import { menuOf } from './words';
 
 const FOUNDER_NAMES = {
@@ -21,17 +23,28 @@ const SETTLES = {
   'brood-unfed': 'Whether larvae grow to pupae without food tells most.',
 } as const;
 
+/** What she is held to be: of one whose workers are gone that no longer matters, and the likeliest is named. */
+function founderTypeOf({ founder: { probabilities: p }, eating }: Case): keyof typeof FOUNDER_NAMES {
+  const notAlone = p.dependent > p['socially-parasitic'] ? 'dependent' : 'socially-parasitic';
+  switch (eating) {
+    case 'must':
+    case 'perhaps':
+      return 'semi-claustral';
+    case 'no':
+      return 'fully-claustral';
+    case 'spent':
+      return p['semi-claustral'] > p['fully-claustral'] ? 'semi-claustral' : 'fully-claustral';
+    case 'alone':
+    case 'host-fed':
+    case 'dependent':
+      return notAlone;
+  }
+}
+
 /** What kind of founder she is held to be, and how sure that is. */
-export function founderCriterion({ founder, eating }: Case): Criterion {
-  const type = (
-    {
-      must: 'semi-claustral',
-      perhaps: 'semi-claustral',
-      no: 'fully-claustral',
-      'host-fed': 'socially-parasitic',
-      dependent: 'dependent',
-    } as const
-  )[eating];
+export function founderCriterion(c: Case): Criterion {
+  const { founder, eating } = c;
+  const type = founderTypeOf(c);
   return criterion(
     'founder',
     eating === 'perhaps' ? 'unknown' : 'met',
@@ -54,18 +67,23 @@ export function fedCriterion(meal: Offer | null, days: number, byDays: number, u
   );
 }
 
-export function refusalCriterion(refused: readonly Offer[]): Criterion[] {
-  if (refused.length === 0) return [];
-  return [
-    criterion(
-      'refused',
-      'unmet',
-      phrase`Refused ${{ word: counted(refused.length, 'time') }} in a row: what is left is no meal.`,
-      OWN_LOG,
-      { evidence: refused.map((o) => o.entryId) },
-    ),
-  ];
+/** The food that is to be changed: refused so often in a row that it is named; null when none is. */
+export function refusedFood(c: Case): Refusals | null {
+  const [worst] = refusalsOf(c.known.offers);
+  return worst && worst.row.length >= figure('refusals') ? worst : null;
 }
+
+/** Each food apart: what was taken does not make up for what was left. */
+export const refusalCriteria = (c: Case): Criterion[] =>
+  refusalsOf(c.known.offers).map(({ food, row }, i) =>
+    criterion(
+      i === 0 ? 'refused' : `refused-${food}`,
+      'unmet',
+      phrase`${{ word: capital(food) }} refused ${{ word: counted(row.length, 'time') }} in a row: what is left is no meal.`,
+      OWN_LOG,
+      { evidence: row.map((o) => o.entryId) },
+    ),
+  );
 
 export function eager(last: Offer | null): Criterion[] {
   if (!last?.rushed) return [];
@@ -82,21 +100,35 @@ export function eager(last: Offer | null): Criterion[] {
   ];
 }
 
+/** Protein is missed where larvae were seen, where nobody has looked for them for weeks, and always by those who hunt for all. */
+function wantsPrey(c: Case): boolean {
+  const { huntsFor } = menuOf(c);
+  if (huntsFor === 'nobody') return false;
+  if (huntsFor === 'all') return true;
+  const larvae = c.known.counts.larvae;
+  if (larvae && isSome(larvae.range)) return true;
+  const unseen = !larvae || daysBetween(larvae.at, c.now) > figure('periodDays');
+  return unseen && c.life === 'colony';
+}
+
 /** Larvae grow on protein: sugar alone for weeks starves them. */
 export function proteinMissing(
   c: Case,
   afterDays: number,
 ): { missing: boolean; says: Phrase; criteria: Criterion[] } {
   const larvae = c.known.counts.larvae;
+  const seen = larvae !== null && isSome(larvae.range);
   // what lives on a fungus brings larvae up on it
-  const has = menuOf(c).prey && larvae !== null && isSome(larvae.range);
-  const meals = c.known.offers.filter((o) => !o.refused);
+  const has = wantsPrey(c);
+  const meals = c.known.offers.filter(isMeal);
   const protein = lastMeal(c.known.offers, 'protein');
   const first = meals[0]?.at ?? null;
-  const since = latest(protein?.at ?? first, larvaeSince(c));
+  const since = latest(protein?.at ?? first, seen ? larvaeSince(c) : null);
   const days = since ? daysBetween(since, c.now) : 0;
   const missing = has && meals.length > 0 && days > afterDays;
-  const says = phrase`Larvae are there, and for ${{ days }} no protein was taken: sugar alone does not raise them. A tiny piece of dead prey now.`;
+  const says = seen
+    ? phrase`Larvae are there, and for ${{ days }} no protein was taken: sugar alone does not raise them. A tiny piece of dead prey now.`
+    : phrase`Give a small piece of freshly killed prey now. For ${{ days }} no protein was taken, and her species ${{ word: menuOf(c).huntsFor === 'all' ? 'lives on it' : 'needs it for brood' }}.`;
   if (!has || meals.length === 0) return { missing, says, criteria: [] };
   return {
     missing,

@@ -1,3 +1,4 @@
+import { lastMeal, type Offer } from '../../../founding';
 import type { Phrase } from '../../../quantity';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
@@ -13,6 +14,10 @@ export const foodVerdict = (c: Case, given: Pick<Verdict, 'answer' | 'says'> & P
 
 /** What those of her kind live on. */
 export const menuOf = ({ profile }: Case) => MENUS[profile.diet.value];
+
+/** Her last meal, by what counts as one for her species. */
+export const lastMealOf = (c: Case, offers: readonly Offer[] = c.known.offers): Offer | null =>
+  lastMeal(offers, ...menuOf(c).feeds);
 
 /** What to offer, by who eats and what they live on. */
 export function offerWords(c: Case, who: 'must' | 'colony'): Phrase {

@@ -9,6 +9,7 @@ import {
   FOUNDER_WORDS,
   monthsText,
   QUEENS_WORDS,
+  REST_WORDS,
   TEMPER_WORDS,
   WINTERS_AS_WORDS,
 } from './kind';
@@ -39,6 +40,7 @@ export const FIGURE_TITLES: Record<OwnFigureId, string> = {
   flightMonths: 'Flies',
   winters: 'Winters',
   wintersAs: 'Winters with',
+  rest: 'How deep a winter',
   inTheCold: 'In the cold',
   diet: 'Eats',
   climbsGlass: 'Climbs glass',
@@ -58,7 +60,7 @@ export const FIGURE_GROUPS: readonly { title: string; of: readonly OwnFigureId[]
     title: 'Looks',
     of: ['queenLengthMm', 'workerLengthMm', 'workerHeadMm', 'boreMm', 'colours', 'waist', 'castes', 'pupae'],
   },
-  { title: 'The year', of: ['flightMonths', 'winters', 'wintersAs', 'inTheCold'] },
+  { title: 'The year', of: ['flightMonths', 'winters', 'wintersAs', 'rest', 'inTheCold'] },
   { title: 'Ways', of: ['diet', 'climbsGlass', 'defence', 'temper', 'moveDays'] },
 ];
 
@@ -90,6 +92,7 @@ const TEXTS: { [K in OwnFigureId]: (value: KindFigures[K], units: Units) => stri
   flightMonths: monthsText,
   winters: yesNo,
   wintersAs: (v) => WINTERS_AS_WORDS[v],
+  rest: (v) => REST_WORDS[v],
   inTheCold: (v) => (v === 'rests' ? 'rests' : 'is active'),
   diet: (v) => DIET_WORDS[v],
   climbsGlass: yesNo,

@@ -21,6 +21,7 @@ export const QUEENS_WORDS: Record<KindFigures['queens'], string> = {
   one: 'one in a colony',
   several: 'several in a colony',
   either: 'one or several in a colony',
+  none: 'none: workers lay',
   unknown: 'not known',
 };
 
@@ -69,6 +70,13 @@ export const TEMPER_WORDS: Record<KindFigures['temper'], string> = {
 export const WINTERS_AS_WORDS: Record<KindFigures['wintersAs'], string> = {
   larvae: 'larvae',
   adults: 'no brood',
+  unknown: 'not known',
+};
+
+export const REST_WORDS: Record<KindFigures['rest'], string> = {
+  none: 'none',
+  cool: 'cool, about 12 to 16 °C or an unheated room',
+  cold: 'cold, about 5 to 8 °C',
   unknown: 'not known',
 };
 

@@ -105,8 +105,12 @@ export interface Case {
   /** Her move into another part, while it is under way; none without a queen. */
   move: Move | null;
   place: Place;
+  /** Where her tube has stood, one room after another: how warm and how dry. */
+  rooms: readonly Room[];
   /** How warm she stands now. */
   tempC: number;
+  /** The coldest that was read at her place within the last days; null when nothing was. */
+  coldestC: number | null;
   /** The water of the tube she lives in; null when she lives in something else. */
   water: Reservoir | null;
   /** The water of the other part of a move, when that is a tube. */
@@ -184,7 +188,9 @@ export function caseOf(input: CaseInput): Case {
     tube,
     move,
     place,
+    rooms,
     tempC,
+    coldestC: place.spot?.dayLowC ?? null,
     water: tube ? waterOf(known, tube, rooms, now) : null,
     otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
     roomRelHumidity: roomAt(rooms, now)?.roomRelHumidity ?? place.roomRelHumidity,

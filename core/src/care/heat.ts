@@ -19,7 +19,9 @@ export function heatOf(profile: SpeciesProfile | null, tempC: number): Heat {
   if (tempC >= dangerC(profile)) return 'danger';
   if (!profile) return 'best';
   const { low, high } = profile.bestTempC.value;
-  if (tempC > high) return 'hot';
-  if (tempC >= low) return 'best';
+  // a thermometer is off by about so much on either side: a hundredth of a degree above her best is her best
+  const margin = figure('heatMarginC');
+  if (tempC > high + margin) return 'hot';
+  if (tempC >= low - margin) return 'best';
   return nothingDevelops(profile, tempC) ? 'still' : 'cool';
 }

@@ -1,10 +1,11 @@
 import { mean } from 'simple-statistics';
-import { saturationPressureKPa } from '../climate';
+import { ROOM_C, saturationPressureKPa } from '../climate';
 import type { TubeHome } from '../facts';
 import type { HeatLaid, QueenLedger } from '../founding';
 import { InputError, instantOf, msOf } from '../quantity';
 import { cellOf, fallMm, heatAlong, type HeatAlong, type HeatedTube, type HeatSetting } from '../tube';
 import { stepAt, stepsOf, type Room, type Stood, type WarmthStep } from '../warmth';
+import { figure } from './practice';
 
 /** Her tube as it lies at the heat: the plug stays where it was pushed while the water behind it recedes. */
 export const heatedTube = (tube: TubeHome): HeatedTube => ({
@@ -66,6 +67,20 @@ export function alongOf(tube: TubeHome, heat: HeatLaid, falls: readonly number[]
 }
 
 /**
+ * What is made of one setting: nothing where a reading cannot be right, and never much more than the warmest that was read. What is
+ * reckoned beyond the readings is no measurement.
+ */
+function believed(along: HeatAlong | null, { readings = [], roomC = 0 }: HeatLaid): HeatAlong | null {
+  const cannotBe = (c: number) => c > ROOM_C.max || c < ROOM_C.min;
+  if (!along || readings.some((r) => cannotBe(r.tempC)) || cannotBe(roomC)) return null;
+  const most = Math.min(
+    ROOM_C.max,
+    Math.max(roomC, ...readings.map((r) => r.tempC)) + figure('readsBeyondC'),
+  );
+  return { ...along, atC: (mm) => Math.min(most, along.atC(mm)) };
+}
+
+/**
  * How warm she stands with the heat at her tube: from each setting on as much warmer as the middle of her cell was than the place was told or
  * measured then, so that warmth that the place knows already counts once. On a thermostat it stays what it was while the room is
  * cooler, for a thermostat cannot cool; the air of the room is drier for being warmed.
@@ -81,7 +96,7 @@ export function heatedBy(
   if (!tube || heats.length === 0) return stood;
   const { coolMm, middleMm } = cellOf(heatedTube(tube));
   const spans = heats.map((h, i) => {
-    const along = alongOf(tube, h, falls);
+    const along = believed(alongOf(tube, h, falls), h);
     const placeC = stepAt(stood.temperature, h.at).tempC;
     return {
       fromMs: msOf(h.at),
@@ -112,14 +127,14 @@ export function heatedBy(
       }
       return {
         from,
-        tempC: tempC + heat.cellC,
-        ...(partsC ? { partsC: partsC.map((c) => c + heat.cellC) } : {}),
+        tempC: Math.min(ROOM_C.max, tempC + heat.cellC),
+        ...(partsC ? { partsC: partsC.map((c) => Math.min(ROOM_C.max, c + heat.cellC)) } : {}),
       };
     }),
   };
   const rooms = cut(stood.rooms, (room, ms): Room => {
     const { frontC } = heatAt(ms) ?? { frontC: 0 };
-    const warmed = room.tempC + frontC;
+    const warmed = Math.min(ROOM_C.max, room.tempC + frontC);
     const drier =
       frontC > 0 && room.tempC >= 0 ? saturationPressureKPa(room.tempC) / saturationPressureKPa(warmed) : 1;
     return { ...room, tempC: warmed, roomRelHumidity: room.roomRelHumidity * drier };

@@ -17,6 +17,8 @@ import { warmthClock, type Temperature } from '../warmth';
  * nobody has measured it for the keeper's own stock. It is what own queens can settle. Prior.
  */
 const MEDIAN_SHARE = 0.5;
+/** Caught in a month in which more than this share winters first, her wait for eggs says nothing of her kind. Prior. */
+const MAY_HAVE_WINTERED = 0.2;
 /** A duration that fewer of her kind than this show is not learned from. Prior. */
 const LEAST_MASS = 0.0005;
 
@@ -59,7 +61,11 @@ export function stageEvidence(
     if (start.by === null || end.by === null || start.after === null || end.after === null) return;
     // with helpers that are not hers, or without brood that was, she goes at another speed
     if (stirred !== undefined && msOf(end.by) > msOf(stirred)) return;
-    if (k === 0 && (known.broodLost.length > 0 || lateCatch(profile, origin, hemisphere).chance > 0)) return;
+    if (
+      k === 0 &&
+      (known.broodLost.length > 0 || lateCatch(profile, origin, hemisphere).chance > MAY_HAVE_WINTERED)
+    )
+      return;
     const clock = warmthClock(profile, stage, temperature, origin);
     const gathered = (from: Instant, to: Instant) => clock.gathered(day(to)) - clock.gathered(day(from));
     const one = intervalEvidence(

@@ -1,5 +1,7 @@
 export {
+  COOL_WINTER_C,
   growingHemisphere,
+  winterRange,
   isWinteringTempC,
   northMonth,
   phaseOf,

@@ -42,6 +42,13 @@ const DATES: Record<keyof Winter, [month: number, day: number, yearsOn: 0 | 1]> 
 /** At or below this a place winters those that stand in it; 5 to 8 °C is common practice, 11 the edge of it a prior. */
 export const WINTER_TEMP_C = { low: 5, high: 8, edge: 11 } as const;
 
+/** A cool winter, or an unheated room: common practice, no source. */
+export const COOL_WINTER_C = { low: 12, high: 16 } as const;
+
+/** How warm a winter is, by how deep it suits her; of whom it is not known, cool: never a fridge. */
+export const winterRange = (rest: 'none' | 'cool' | 'cold' | 'unknown'): { low: number; high: number } =>
+  rest === 'cold' ? { low: WINTER_TEMP_C.low, high: WINTER_TEMP_C.high } : { ...COOL_WINTER_C };
+
 export const isWinteringTempC = (tempC: number): boolean => tempC <= WINTER_TEMP_C.edge;
 
 /** The winter that a moment stands in, or the next one: from late summer until she should be awake again. */

@@ -40,12 +40,14 @@ export interface KindFigures {
   winters: boolean;
   /** What brood lives through the winter. */
   wintersAs: 'larvae' | 'adults' | 'unknown';
+  /** How deep a winter suits her: none, cool (an unheated room), cold. */
+  rest: 'none' | 'cool' | 'cold' | 'unknown';
   /** Rests in the cold, or is active in it and rests in the heat of summer. */
   inTheCold: 'rests' | 'active';
   /** Months of the mating flights as they would be in the north, 1 to 12; none when not known. */
   flightMonths: readonly number[];
-  /** Queens that live together in a grown colony. */
-  queens: 'one' | 'several' | 'either' | 'unknown';
+  /** Queens that live together in a grown colony; none where workers breed. */
+  queens: 'one' | 'several' | 'either' | 'none' | 'unknown';
   /** Workers all of one size, of many sizes, or with a caste of large heads. */
   castes: 'alike' | 'sizes' | 'majors' | 'unknown';
   diet: 'omnivore' | 'harvester' | 'nectar' | 'predator' | 'fungus';
@@ -86,6 +88,7 @@ export const FIGURE_UNITS: Record<FigureId, string | null> = {
   firstBatch: 'workers',
   winters: null,
   wintersAs: null,
+  rest: null,
   inTheCold: null,
   flightMonths: 'month',
   queens: null,

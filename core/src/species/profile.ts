@@ -52,6 +52,7 @@ export interface SpeciesProfile extends Pick<
   | 'firstBatch'
   | 'winters'
   | 'wintersAs'
+  | 'rest'
   | 'inTheCold'
   | 'flightMonths'
   | 'queens'

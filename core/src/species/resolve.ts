@@ -84,6 +84,14 @@ export function resolved(chain: readonly KindRecord[]): SpeciesProfile {
     taken.optimumC = moved(taken.optimumC.value + warmer);
     taken.upperC = moved(taken.upperC.value + warmer);
   }
+  // whoever does not winter does not rest either; whoever does is not known to by what such ants mostly do
+  if (depth('winters') < depth('rest') || !taken.winters.value) {
+    const { value, level } = taken.winters;
+    taken.rest = {
+      ...prior(value ? ('unknown' as const) : ('none' as const), 'follows from whether she winters'),
+      level,
+    };
+  }
   const stages = Object.fromEntries(
     STAGES.map((stage) => [stage, stageOf(stage, taken, chain, depth)]),
   ) as Record<Stage, StageWarmth>;

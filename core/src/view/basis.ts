@@ -23,6 +23,7 @@ import {
   stoodIn,
   temperatureAt,
   thermometerErrorC,
+  withAdvisedWinter,
   withWaking,
   type Room,
   type Stay,
@@ -149,7 +150,9 @@ export function basisOf(
     return { ...w, profile: looser(learnedProfile(profile, taught), LOOSER[sure]) };
   });
   const likeliest = kinds.reduce((a, k) => (k.weight > a.weight ? k : a));
-  const { temperature, waking } = withWaking(stood, likeliest.profile, hemisphere, now);
+  const { temperature: woken, waking } = withWaking(stood, likeliest.profile, hemisphere, now);
+  // the dates follow the winter that is advised, so that the two never contradict each other
+  const temperature = waking ? woken : withAdvisedWinter(woken, likeliest.profile, hemisphere, now);
   return {
     kinds,
     place: placeNow(place, record, { told: unheated.temperature, hers: stood }, now),

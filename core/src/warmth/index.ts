@@ -22,6 +22,7 @@ export {
   THERMOMETER_ERROR_C,
   thermometerErrorC,
   wintersAt,
+  withAdvisedWinter,
   withWaking,
   stoodIn,
   type ReckonedPlace,

@@ -1,7 +1,15 @@
 import { HALF_RANGES, standardErrorC, type PlaceRecord } from '../climate';
 import type { Place } from '../facts';
 import { DAY_MS, instantOf, latest, msOf, type Instant } from '../quantity';
-import { isWinteringTempC, phaseOf, winterAround, type Hemisphere, type Phase } from '../season';
+import {
+  COOL_WINTER_C,
+  isWinteringTempC,
+  phaseOf,
+  winterAround,
+  winterRange,
+  type Hemisphere,
+  type Phase,
+} from '../season';
 import type { SpeciesProfile } from '../species';
 import { nothingDevelops } from './response';
 import { recordOf, spanAt, spansOf, type AheadSpan, type Measured, type Room, type RoomSpan } from './places';
@@ -84,13 +92,16 @@ const DEEP_WINTER: readonly Phase[] = ['begin', 'winter'];
 
 /**
  * Whether this cold is her winter: a place that winters, in its season or by plan; or in the midst of winter any warmth at
- * which nothing develops. One answer for the rules and for what is reckoned of her spring.
+ * which nothing develops, or that is a cool winter: a box that has warmed to 13 °C in January is a winter that is too warm, and not
+ * spring. One answer for the rules and for what is reckoned of her spring.
  */
-export const wintersAt = (profile: SpeciesProfile, tempC: number, planned: boolean, phase: Phase): boolean =>
-  profile.winters.value &&
-  (isWinteringTempC(tempC)
-    ? planned || WINTER_PHASES.includes(phase)
-    : DEEP_WINTER.includes(phase) && nothingDevelops(profile, tempC));
+export function wintersAt(profile: SpeciesProfile, tempC: number, planned: boolean, phase: Phase): boolean {
+  if (!profile.winters.value) return false;
+  if (isWinteringTempC(tempC)) return planned || WINTER_PHASES.includes(phase);
+  if (DEEP_WINTER.includes(phase) && nothingDevelops(profile, tempC)) return true;
+  if (tempC > COOL_WINTER_C.high || profile.inTheCold.value === 'active') return false;
+  return planned || phase === 'winter' || (profile.rest.value === 'cool' && phase === 'begin');
+}
 
 /**
  * What is planned, and where nothing is: a kind that winters and stands in the cold of winter is woken in spring, into
@@ -107,13 +118,39 @@ export function withWaking(
   const last = standsIn(temperature, now);
   const nothing = { temperature, waking: null };
   const winter = winterAround(now, hemisphere);
-  if (!wintersAt(profile, last, true, phaseOf(now, winter))) return nothing;
+  if (!wintersAt(profile, last, isWinteringTempC(last), phaseOf(now, winter))) return nothing;
   // cold outside the winter is a mistake of the place, not a wintering
   if (msOf(now) < msOf(winter.beginFrom)) return nothing;
   const { low, high } = profile.bestTempC.value;
   // she is still in the cold: what is past cannot be planned
   const waking = latest(winter.wake, now) as Instant;
   return { temperature: thenFrom(temperature, waking, [{ from: waking, tempC: (low + high) / 2 }]), waking };
+}
+
+/**
+ * The winter that is advised and not planned: a kind that rests in the cold is reckoned to be wintered when it is time, as deep as suits
+ * her, and warmed again in spring to what she stood in before. Of whom it is not known whether a winter suits her none is reckoned.
+ */
+export function withAdvisedWinter(
+  temperature: Temperature,
+  profile: SpeciesProfile,
+  hemisphere: Hemisphere,
+  now: Instant,
+): Temperature {
+  const { rest, inTheCold } = profile;
+  if (inTheCold.value === 'active' || (rest.value !== 'cool' && rest.value !== 'cold')) return temperature;
+  const winter = winterAround(now, hemisphere);
+  const stands = standsIn(temperature, now);
+  // too late to begin one; or it is cold already, and what is said of waking holds
+  if (msOf(now) >= msOf(winter.notAfter) || stands <= COOL_WINTER_C.high) return temperature;
+  const planned = stepsOf(temperature).some((s) => msOf(s.from) > msOf(now) && s.tempC <= COOL_WINTER_C.high);
+  if (planned) return temperature;
+  const { low, high } = winterRange(rest.value);
+  const begin = latest(winter.begin, now) as Instant;
+  return thenFrom(temperature, begin, [
+    { from: begin, tempC: (low + high) / 2 },
+    { from: winter.wake, tempC: stands },
+  ]);
 }
 
 function standsIn(temperature: Temperature, now: Instant): number {

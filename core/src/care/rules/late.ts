@@ -1,5 +1,6 @@
 import { daysBetween, isSome, phrase, type Phrase } from '../../quantity';
 import { EVENT_WORDS, MILESTONE_WORDS } from '../../words';
+import { daysAwake } from '../awake';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
@@ -13,7 +14,7 @@ import {
   type Rule,
 } from '../verdict';
 import { expectSentence } from './expect';
-import { best } from './warmth';
+import { best, coolSuits } from './warmth';
 
 /** Is she late? Her next stage against what queens of her kind do at her warmth. Only while she founds. */
 export const late: Rule = (c) => {
@@ -99,7 +100,7 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
   if (!interval.by || !last || !isSome(last.range) || none?.range.high !== 0 || none.at !== last.at)
     return null;
   if (!warm || share >= figure('slowShare')) return null;
-  const days = daysBetween(interval.by, last.at);
+  const days = daysAwake(c, interval.by, last.at);
   if (days < figure(stage === 'larvae' ? 'larvaeStandDays' : 'pupaeStandDays')) return null;
   const hungry = c.eating !== 'no';
   const says: Phrase = [
@@ -124,7 +125,8 @@ const PATIENCE = 'Some queens take their time: keep her dark, still and warm, an
 /** The cheapest thing that is likely to help; waiting when nothing else is. */
 function advice(c: Case): string {
   if (c.peace.restless) return 'She has been disturbed too often: what helps is quiet.';
-  if (c.tempC < c.profile.bestTempC.value.low) return 'Bring her into her best warmth in small steps.';
+  if (c.tempC < c.profile.bestTempC.value.low && !coolSuits(c))
+    return 'Bring her into her best warmth in small steps.';
   return PATIENCE;
 }
 

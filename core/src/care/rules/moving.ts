@@ -37,10 +37,19 @@ export const moving: Rule = (c) => {
   const { move } = c;
   if (!move) return null;
   const common = { id: 'moving', question: 'Is she moving?', criteria: criteriaOf(c, move) } as const;
+  if (c.wintering && !underWay(move)) return verdict({ ...common, ...afterWinter(c, move) });
   if (move.stage === 'finished') return verdict({ ...common, ...finished(c, move) });
   if (move.stage === 'real') return verdict({ ...common, ...real(c, move) });
   return verdict({ ...common, ...waiting(c, move) });
 };
+
+/** She has moved and it is winter: what is left of the move waits. */
+const afterWinter = (c: Case, move: Move): Said => ({
+  answer: 'yes',
+  says: [
+    `Leave the ${namesOf(c, move).from} as it is until she wakes. She has moved, and in the cold nobody is disturbed.`,
+  ],
+});
 
 function hasteOf(c: Case): Haste {
   const fault = tubeFault(c);
@@ -48,7 +57,8 @@ function hasteOf(c: Case): Haste {
   // a home that is watered by hand gives no reason to move
   const dry = c.water?.dryAt.p10 ?? null;
   const left = dry === null ? Infinity : daysBetween(c.now, dry);
-  if (left <= 0) return 'dry';
+  // in the cold nobody moves because of a reckoning: the line is read first
+  if (left <= 0 && !c.wintering) return 'dry';
   return fault || has(c, 'black-water') || left <= figure('freshHomeLateDays') ? 'pressing' : 'calm';
 }
 

@@ -1,4 +1,6 @@
-import { daysBetween, latest, msOf, phrase, type Phrase } from '../../quantity';
+import { dayOf, daysBetween, latest, msOf, phrase, type Phrase } from '../../quantity';
+import { northMonth, winterAround } from '../../season';
+import { daysAwake, justWoken } from '../awake';
 import { fedThroughout, type Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
@@ -72,13 +74,19 @@ function early({ ahead }: Case): WeighedCause {
 const sitsStill = ({ profile, phase }: Case): boolean =>
   profile.inTheCold.value === 'rests' && (phase === 'begin' || phase === 'winter');
 
+/** Of queens that winter before they lay: of those caught in the summer flights only some do. */
+const lateWords = (c: Case): string =>
+  [7, 8].includes(northMonth(c.known.intake?.at ?? c.now, c.hemisphere))
+    ? 'Some queens caught in summer winter first and lay in spring'
+    : 'She was taken in late in the year, and many winter first and lay in spring';
+
 function season(c: Case, winters: number, still: number): WeighedCause {
   const late = winters > figure('lateCatchShare');
   return {
     cause: 'season',
     share: winters + still,
     says: late
-      ? ['Taken in late in the year: many winter first and lay in spring, however warm they stand.']
+      ? [`${lateWords(c)}, however warm they stand.`]
       : still > 0
         ? ['In the cold months many kinds sit still until spring, even when they stand warm.']
         : ['Nothing says that the season holds her back.'],
@@ -172,7 +180,7 @@ const SETTLES: Record<SilenceCause, string> = {
   cool: 'A few degrees more, in small steps, at the open end.',
   disturbed: 'Quiet: leave her until the next look is free.',
   hungry: 'A tiny piece of protein: taken or refused tells at once.',
-  infertile: 'Time: keep her through the next spring before you give her up.',
+  infertile: 'Time: keep her through the coming spring before you give her up.',
   water: 'Note the wet front and mould at the next look.',
 };
 
@@ -193,18 +201,18 @@ export const silence: Rule = (c) => {
   if (!causes) return null;
   const intake = c.known.intake?.at ?? c.now;
   const days = daysBetween(intake, c.now);
-  const mayBeNever = days >= figure('neverBeforeDays');
+  const mayBeNever = daysAwake(c, intake, c.now) >= figure('neverBeforeDays') && !justWoken(c, intake);
   const act = (causes.find((x) => x.cause !== 'infertile' || mayBeNever) ?? causes[0]) as WeighedCause;
+  const said = causes.filter((x) => x.cause !== 'infertile' || mayBeNever);
   const long = days >= figure('askWhyDays');
-  const southern = c.hemisphere === 'south';
   return verdict({
     id: 'silence',
     question: 'Why are there no eggs?',
     answer: answer(act.cause, long),
-    says: sentence(c, act, long, southern),
+    says: sentence(c, act, long),
     until: act.cause === 'disturbed' ? c.peace.nextFree : null,
     notice: long && !c.wintering,
-    criteria: causes.map((x): Criterion =>
+    criteria: said.map((x): Criterion =>
       criterion(
         x.cause,
         x.speaks === 'for' ? 'unmet' : x.speaks === 'against' ? 'met' : 'unknown',
@@ -225,7 +233,14 @@ function answer(cause: SilenceCause, long: boolean): string {
   return cause === 'infertile' ? 'perhaps never mated' : `perhaps ${NAMES[cause]}`;
 }
 
-function sentence(c: Case, { cause }: WeighedCause, long: boolean, southern: boolean): Phrase {
+/** The coming spring by its year: "spring 2027", and the month in which laying begins again. */
+function springOf(c: Case): { spring: string; month: string } {
+  const { wakeFrom } = winterAround(c.now, c.hemisphere, c.zone);
+  const year = dayOf(wakeFrom, c.zone).slice(0, 4);
+  return { spring: `spring ${year}`, month: `${c.hemisphere === 'south' ? 'September' : 'March'} ${year}` };
+}
+
+function sentence(c: Case, { cause }: WeighedCause, long: boolean): Phrase {
   switch (cause) {
     case 'early':
       return long
@@ -235,7 +250,7 @@ function sentence(c: Case, { cause }: WeighedCause, long: boolean, southern: boo
         : ['One to two weeks without eggs is usual. Keep her dark, still and warm.'];
     case 'season':
       return [
-        `${(c.ahead?.wintersFirst ?? 0) > figure('lateCatchShare') ? 'She was taken in late in the year' : 'It is the time of year in which many sit still'}: no alarm. ${c.wintering || c.phase === 'winter' ? 'Look' : 'Winter her, and look'} for eggs again in ${southern ? 'September' : 'March'}.`,
+        `${(c.ahead?.wintersFirst ?? 0) > figure('lateCatchShare') ? lateWords(c) : 'It is the time of year in which many sit still'}: no alarm. ${c.wintering || c.phase === 'winter' ? 'Look' : 'Winter her, and look'} for eggs again in ${springOf(c).month}.`,
       ];
     case 'cool':
       return phrase`Perhaps too cool: she stands at ${{ tempC: c.tempC }}. ${{ word: SETTLES.cool }}`;
@@ -249,7 +264,7 @@ function sentence(c: Case, { cause }: WeighedCause, long: boolean, southern: boo
       return ['Perhaps hungry: she may have to eat. Offer food before anything else.'];
     case 'infertile':
       return [
-        'Perhaps she never mated; that cannot be seen. Keep her through the next spring before you give her up.',
+        `Perhaps she never mated; that cannot be seen. Keep her through ${springOf(c).spring} before you give her up.`,
       ];
     case 'water':
       return ['Perhaps her water: mend the plug, or offer a dry, fresh tube beside the old one.'];

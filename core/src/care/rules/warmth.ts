@@ -1,9 +1,10 @@
 import { addDays, phrase, type Phrase } from '../../quantity';
-import { WINTER_TEMP_C } from '../../season';
+import { COOL_WINTER_C, WINTER_TEMP_C, winterRange } from '../../season';
 import type { Case } from '../case';
 import { dangerC, heatOf } from '../heat';
 import { figure } from '../practice';
 import { ask, askNow, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
+import { setAside, spotCriteria, spotFault } from './spot';
 
 const STEPS = 'In small steps, a degree or two a day, at the open end only, never at the water end.';
 
@@ -11,9 +12,10 @@ const STEPS = 'In small steps, a degree or two a day, at the open end only, neve
 export const warmth: Rule = (c) => {
   if (c.life === 'gone') return null;
   const { low, high } = c.profile.bestTempC.value;
-  const criteria = [best(c), ...peak(c)];
+  const criteria = [best(c), ...peak(c), ...spotCriteria(c), ...setAside(c)];
   const common = { id: 'warmth', question: 'Is she warm enough?', criteria } as const;
   const { tempC } = c;
+  const range = winterRange(c.profile.rest.value);
   const peakC = c.place.spot?.dayHighC;
   const heat = heatOf(c.profile, tempC);
   if (heat === 'danger' || (peakC !== undefined && heatOf(c.profile, peakC) === 'danger' && !c.wintering)) {
@@ -33,6 +35,17 @@ export const warmth: Rule = (c) => {
       asks: [{ ...askNow(c, 'cool', says, 0.1), timer: true }],
     });
   }
+  const coldC = Math.min(tempC, c.coldestC ?? tempC);
+  if (coldC <= figure('frostC')) {
+    const says = phrase`Move her somewhere warmer now, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }}. At ${{ tempC: coldC }} her water freezes, which can burst the glass and kill her. Wear gloves if the glass is cracked.`;
+    return verdict({
+      ...common,
+      answer: 'frost: danger',
+      says,
+      pressure: 'now',
+      asks: [{ ...askNow(c, 'warm', says, 0.25), timer: true }],
+    });
+  }
   if (tempC <= figure('nearFrostC')) {
     const says = phrase`At ${{ tempC }} she stands near frost: her water may freeze and burst the glass. A few degrees more, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} in winter, in small steps; handle cracked glass with gloves.`;
     return verdict({
@@ -50,6 +63,27 @@ export const warmth: Rule = (c) => {
       says: phrase`Nobody has measured where she stands; about ${{ tempC }} is taken, and every date is wide. A thermometer beside the tube for a day tells.`,
       pressure: 'free',
       notice: true,
+    });
+  const spot = spotFault(c);
+  if (spot) return verdict({ ...common, ...spot });
+  if (c.wintering && tempC > COOL_WINTER_C.low && c.profile.rest.value === 'cold') {
+    const says = phrase`Move her somewhere cooler, ${{ tempC: range.low }} to ${{ tempC: range.high }}, in small steps. At ${{ tempC }} this winter is too warm: she uses up her reserves. Give no protein.`;
+    return verdict({
+      ...common,
+      answer: 'too warm for winter',
+      says,
+      pressure: 'soon',
+      asks: [ask(c, 'cool', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says)],
+    });
+  }
+  if (c.wintering && range.low > WINTER_TEMP_C.high)
+    return verdict({
+      ...common,
+      answer: 'cold, as winter should be',
+      says:
+        tempC < WINTER_TEMP_C.low
+          ? phrase`At ${{ tempC }} this is a deeper winter than suits her species. ${{ tempC: range.low }} to ${{ tempC: range.high }} is enough; change it in small steps.`
+          : phrase`At ${{ tempC }} she is wintering. ${{ tempC: range.low }} to ${{ tempC: range.high }}, or an unheated room, is usual for her species; give her no more warmth now.`,
     });
   if (c.wintering)
     return verdict({
@@ -80,8 +114,7 @@ export const warmth: Rule = (c) => {
     });
   if (heat === 'cool') {
     const says = phrase`At ${{ tempC }} she is slower, not in danger. A few degrees more, up to ${{ tempC: low }}, bring her brood on faster. ${{ word: STEPS }}`;
-    // in autumn and winter cool is on the way to where she should be
-    const season = c.phase !== 'growing' && c.phase !== 'spring';
+    const season = coolSuits(c);
     return verdict({
       ...common,
       answer: season ? 'cool, as the season is' : 'cool: slower, not dangerous',
@@ -89,6 +122,12 @@ export const warmth: Rule = (c) => {
       asks: season ? [] : [optionalWarm(c, says)],
     });
   }
+  if (coolSuits(c))
+    return verdict({
+      ...common,
+      answer: 'cool, as the season is',
+      says: phrase`Leave her as cool as she is. At ${{ tempC }} nothing develops, and her winter is near.`,
+    });
   const says = phrase`At ${{ tempC }} nothing develops, and it is not winter: bring her into ${{ tempC: low }} to ${{ tempC: high }}. ${{ word: STEPS }}`;
   return verdict({
     ...common,
@@ -98,6 +137,10 @@ export const warmth: Rule = (c) => {
     asks: [ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says)],
   });
 };
+
+/** In late summer, autumn and winter cool is on the way to where she should be: nobody is warmed a few weeks before winter. */
+export const coolSuits = (c: Case): boolean =>
+  c.winter !== null && c.phase !== 'growing' && c.phase !== 'spring';
 
 const optionalWarm = (c: Case, says: Phrase) =>
   ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says, { obligatory: false });

@@ -1,5 +1,6 @@
 import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
 import { nounOf, partOf, underWay } from '../../housing';
+import { daysAwake } from '../awake';
 import { livesInTube, type Case, type InTube } from '../case';
 import { figure } from '../practice';
 import {
@@ -50,6 +51,14 @@ function inTube(c: InTube): Verdict {
       says: [...(fault?.aid ?? range(c)), ` ${capital(other(c))} stands ready for her.`],
       asks: reading,
     });
+  if (fault?.id === 'mould' && c.wintering)
+    return verdict({
+      ...common,
+      answer: 'after winter',
+      says: [...fault.aid, ' Do not move her in the cold. Offer a fresh tube when she wakes.'],
+      notice: true,
+      asks: reading,
+    });
   if (fault)
     return verdict({
       ...common,
@@ -66,6 +75,7 @@ function inTube(c: InTube): Verdict {
             : fresh),
       ],
     });
+  if (c.wintering) return verdict({ ...common, ...inTheCold(c, daysLeft) });
   const { drinksElsewhereUntil: drinks } = c;
   const drinksOn = drinks !== null && daysBetween(c.now, drinks) > figure('freshHomeLateDays');
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays') && drinks !== null && drinksOn)
@@ -133,6 +143,31 @@ function inTube(c: InTube): Verdict {
   });
 }
 
+/** In the cold nobody moves because of a reckoning: her line is read, and nothing more. What was read of late is believed. */
+function inTheCold(c: InTube, daysLeft: number | null): Said {
+  const read = c.known.waterReadings.at(-1) ?? null;
+  const fresh = read !== null && daysBetween(read.at, c.now) <= figure('freshLineDays');
+  if (fresh && read.mm <= figure('emptyLineMm')) {
+    const says: Phrase = [
+      ...phrase`Give her water now: her line was at ${{ mm: read.mm }} when you last read it. `,
+      'Push wet cotton against the inner plug, or warm her in steps over a few days and offer a fresh tube.',
+    ];
+    return { answer: 'no water', says, pressure: 'now', asks: [askNow(c, 'fresh-home', says, 3)] };
+  }
+  if (daysLeft === null || daysLeft > figure('freshHomeLateDays') || fresh)
+    return { answer: 'yes', says: range(c) };
+  const says = [
+    'Read her water line through the glass, and do nothing more. It is an estimate that it runs low.',
+  ];
+  return {
+    answer: 'read her water line',
+    says,
+    pressure: 'soon',
+    asks: [askNow(c, 'check-water', says, figure('winterCheckSoonestDays'))],
+  };
+}
+type Said = Pick<Verdict, 'answer' | 'says'> & Partial<Verdict>;
+
 /** What she is moving into. */
 function other({ housing, move }: InTube): string {
   const to = move ? partOf(housing, move.to) : undefined;
@@ -172,7 +207,7 @@ const READ_FIRST = ' Read her water line first: it may tell that there is time.'
 function readFirst(c: InTube): Ask[] {
   const { p10, p90 } = c.water.dryAt;
   const read = c.known.waterReadings.at(-1)?.at ?? c.tube.setUpAt;
-  const unread = daysBetween(read, c.now) > figure('lineUnreadDays');
+  const unread = daysAwake(c, read, c.now) > figure('lineUnreadDays');
   const wide = p10 !== null && (p90 === null || daysBetween(p10, p90) > figure('freshHomeEarlyDays'));
   if (!unread || !wide || c.wintering || (p90 !== null && msOf(p90) <= msOf(c.now))) return [];
   return [

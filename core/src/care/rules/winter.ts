@@ -9,7 +9,7 @@ import {
   type Instant,
   type Phrase,
 } from '../../quantity';
-import { WINTER_TEMP_C, type Winter } from '../../season';
+import { northMonth, phaseOf, WINTER_TEMP_C, winterAround, winterRange, type Winter } from '../../season';
 import { listed, MILESTONE_WORDS } from '../../words';
 import { nounOf, underWay } from '../../housing';
 import { planBegun, type Case } from '../case';
@@ -30,6 +30,8 @@ import {
 export const winter: Rule = (c) => {
   if (c.life === 'gone' || c.winter === null) return null;
   if (c.wintering) return inWinter(c, c.winter);
+  const odd = planInWrongSeason(c);
+  if (odd) return odd;
   // a plan for a later winter says nothing of this one
   if (c.plan && msOf(c.plan.until) > msOf(c.now) && msOf(c.plan.from) < msOf(c.winter.wakeBy))
     return planned(c, c.winter, c.plan);
@@ -42,9 +44,69 @@ export const winter: Rule = (c) => {
     case 'spring':
       return keptWarm(c, c.winter);
     case 'growing':
-      return null;
+      return c.profile.inTheCold.value === 'active' ? summerRest(c, c.winter) : null;
   }
 };
+
+/** What becomes of a kind that is active in the cold, in the heat of summer. */
+function summerRest(c: Case, w: Winter): ReturnType<Rule> {
+  if (!SUMMER_MONTHS.includes(northMonth(c.now, c.hemisphere))) return null;
+  return verdict({
+    ...common,
+    question: 'When does she rest?',
+    answer: 'in the heat of summer',
+    says: phrase`Let her rest. Her species is active in the cool months and rests in the heat of summer; it is usual that little is laid or eaten now. She is active again from about ${{ date: w.prepareFrom }}.`,
+    criteria: [
+      criterion('summer-rest', 'met', ['Her species rests in the heat of summer.'], COMMON_PRACTICE),
+    ],
+  });
+}
+/** June to August, as it would be in the north. */
+const SUMMER_MONTHS = [6, 7, 8];
+
+/** A plan that puts her into the cold in spring or summer is asked about: nobody means that. */
+function planInWrongSeason(c: Case): ReturnType<Rule> {
+  const { plan } = c;
+  if (!plan || msOf(plan.until) <= msOf(c.now)) return null;
+  const phase = phaseOf(plan.from, winterAround(plan.from, c.hemisphere, c.zone));
+  if (phase !== 'growing' && phase !== 'spring') return null;
+  return verdict({
+    ...common,
+    answer: 'is the date right?',
+    says: phrase`Check the plan for her winter. It begins on ${{ date: plan.from }}, when her species is active; winters usually begin about ${{ date: winterAround(plan.from, c.hemisphere, c.zone).begin }}.`,
+    pressure: 'free',
+    notice: true,
+    criteria: [
+      criterion(
+        'plan',
+        'unknown',
+        phrase`You planned her winter from ${{ date: plan.from }} to ${{ date: plan.until }}.`,
+        'your plan',
+        {
+          evidence: [plan.entryId],
+          settles: 'Correct the plan, or call it off.',
+        },
+      ),
+    ],
+  });
+}
+
+/** How she is cooled, as deep as suits her: of whom that is not known, never a fridge and never a must. */
+function coolingWords({ profile }: Case): Phrase {
+  const { low, high } = winterRange(profile.rest.value);
+  switch (profile.rest.value) {
+    case 'cold':
+      return [
+        ...phrase`Cool her over a week or two to ${{ tempC: low }} to ${{ tempC: high }}, a few degrees at a time.`,
+        FRIDGE,
+      ];
+    case 'cool':
+      return phrase`Move her to a cool place over a week or two: ${{ tempC: low }} to ${{ tempC: high }}, or an unheated room. Her species is kept milder than northern ones; no fridge.`;
+    default:
+      return phrase`It is not known how deep a winter suits her. An unheated room of about ${{ tempC: low }} to ${{ tempC: high }} is enough; do not use a fridge.`;
+  }
+}
+const FRIDGE = ' If you use a fridge that holds food, put her in a closed container.';
 
 const common = { id: 'winter', question: 'When does she winter?' } as const;
 
@@ -58,16 +120,15 @@ function ahead(c: Case, w: Winter): ReturnType<Rule> {
   const late = msOf(now) >= msOf(w.beginBy);
   const due = msOf(now) >= msOf(w.beginFrom);
   const weeks = Math.max(1, Math.round(daysBetween(now, w.begin) / 7));
-  const steps: Phrase = phrase`Cool her over a week or two to ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }}, a few degrees at a time.`;
+  const must = c.profile.rest.value !== 'unknown';
   const says: Phrase = due
     ? [
         late ? 'It is past the usual time to winter her. ' : 'It is time to winter her. ',
-        ...steps,
+        ...coolingWords(c),
         ...broodWords(c),
         unfed(c)
           ? ' No food before it: she lives on her reserves. Water for the whole winter.'
           : ' The last protein before, then sugar only, then none; water for the whole winter.',
-        ' In a fridge used for food, in a closed container.',
       ]
     : [
         ...phrase`Her winter begins about ${{ date: w.begin }}, in ${{ word: weeks === 1 ? 'a week' : `${weeks} weeks` }}.`,
@@ -77,14 +138,20 @@ function ahead(c: Case, w: Winter): ReturnType<Rule> {
         ...broodWords(c),
       ];
   const fresh = waterBefore(c, w);
-  const begin = ask(c, 'winter', [w.beginFrom, w.begin, w.beginBy], ['Begin her winter: cool her in steps.']);
+  const begin = ask(
+    c,
+    'winter',
+    [w.beginFrom, w.begin, w.beginBy],
+    ['Begin her winter: cool her in steps.'],
+    { obligatory: must },
+  );
   return verdict({
     ...common,
     answer: due ? 'now' : `in ${weeks === 1 ? 'a week' : `${weeks} weeks`}`,
     says: fresh.length > 0 ? [...says, ' Her water may not last it: a fresh tube before the cold.'] : says,
-    pressure: due || (fresh.length > 0 && c.phase === 'autumn') ? 'soon' : 'rest',
+    pressure: (due && must) || (fresh.length > 0 && c.phase === 'autumn') ? 'soon' : due ? 'free' : 'rest',
     until: due ? null : w.beginFrom,
-    notice: c.phase === 'autumn',
+    notice: c.phase === 'autumn' || due,
     criteria: [calendar(c, w), ...broodCriterion(c), waterCriterion(c, w)],
     asks: [begin, ...fresh],
   });
@@ -96,7 +163,8 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
   const due = msOf(now) >= msOf(plan.from);
   const late = addDays(plan.from, figure('winterPlanSlackDays'));
   const unfit = unfitPlace(c);
-  const middleC = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
+  const range = winterRange(c.profile.rest.value);
+  const middleC = (range.low + range.high) / 2;
   const toC = unfit.length > 0 ? middleC : (c.planC?.coldC ?? middleC);
   const steps = gradualSteps(c.tempC, toC, due ? now : plan.from);
   const says: Phrase = [
@@ -109,7 +177,8 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
     unfed(c)
       ? ' No food before it: she lives on her reserves. Water for the whole winter.'
       : ' The last protein before, then sugar only, then none; water for the whole winter.',
-    ' In a fridge used for food, in a closed container. Write the move down when she is carried there.',
+    ...(c.profile.rest.value === 'cold' ? [FRIDGE] : []),
+    ' Log the move when you carry her there.',
   ];
   const fresh = waterBefore(c, w);
   const begin = ask(
@@ -140,12 +209,14 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
 }
 
 /** What speaks against the place of her plan: a forecast from what was measured or told of it, which the season may still prove wrong. */
-function unfitPlace({ planC }: Case): Phrase {
+function unfitPlace({ planC, profile }: Case): Phrase {
   if (!planC) return [];
   const { coldC } = planC;
-  const usual = phrase` ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is right. `;
+  const { low, high } = winterRange(profile.rest.value);
+  const warmest = Math.max(high, WINTER_TEMP_C.edge);
+  const usual = phrase` ${{ tempC: low }} to ${{ tempC: high }} is right. `;
   const then = phrase`By what was measured or told of it, the place planned for it is then at about ${{ tempC: coldC }}`;
-  if (coldC > WINTER_TEMP_C.edge)
+  if (coldC > warmest)
     return [
       ...then,
       ', too warm to rest in: read it before she is carried there, or choose another.',

@@ -1,5 +1,6 @@
 import type { Differs, FigureId, KindFigures, KindRecord, Region, Span, Status } from '../figures';
 import { QUEEN_COLOURS } from './looks';
+import { restOf } from './rest';
 import { practice, prior, type Figure } from '../provenance';
 
 type TypeName = 'temperate' | 'tropical' | 'parasite';
@@ -22,6 +23,7 @@ interface Sketch {
   firstBatch?: Between;
   winters?: boolean;
   wintersAs?: KindFigures['wintersAs'];
+  rest?: KindFigures['rest'] | undefined;
   inTheCold?: KindFigures['inTheCold'];
   flies?: readonly number[];
   queens?: KindFigures['queens'];
@@ -84,6 +86,7 @@ export function figuresOf(s: Sketch): KindRecord['figures'] {
     pupae: s.pupae,
     winters: s.winters,
     wintersAs: s.wintersAs,
+    rest: s.rest,
     inTheCold: s.inTheCold,
     queens: s.queens,
     castes: s.castes,
@@ -147,7 +150,12 @@ export const recordsOf =
       status: g.status ?? null,
       differs: g.differs ?? null,
       notes: g.notes ?? [],
-      figures: figuresOf({ ...g, waist: g.waist ?? waist, colours: QUEEN_COLOURS[g.name] }),
+      figures: figuresOf({
+        ...g,
+        waist: g.waist ?? waist,
+        colours: QUEEN_COLOURS[g.name],
+        rest: restOf(genusId),
+      }),
     };
     return [
       own,
@@ -163,7 +171,11 @@ export const recordsOf =
         status: s.status ?? null,
         differs: null,
         notes: s.notes ?? [],
-        figures: figuresOf({ ...s, colours: QUEEN_COLOURS[`${g.name} ${s.name}`] }),
+        figures: figuresOf({
+          ...s,
+          colours: QUEEN_COLOURS[`${g.name} ${s.name}`],
+          rest: restOf(idOf(`${g.name} ${s.name}`)),
+        }),
       })),
     ];
   };

@@ -8,6 +8,7 @@ const UNKNOWN = {
   waist: 'unknown',
   colours: [],
   wintersAs: 'unknown',
+  rest: 'unknown',
   inTheCold: 'rests',
   flies: [],
   queens: 'unknown',

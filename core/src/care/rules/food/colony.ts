@@ -24,7 +24,10 @@ export function fedSinceWorkers({ known, workers }: Case): {
 /** A colony with workers: sugar for workers, protein for larvae, more and oftener as they grow. */
 export function colony(c: Case, who: string): Verdict {
   const fed = fedSinceWorkers(c);
-  const last = lastMealOf(c, c.known.offers.filter((o) => o.workersThere));
+  const last = lastMealOf(
+    c,
+    c.known.offers.filter((o) => o.workersThere),
+  );
   const [few, many] = [figure('weeklyFeedDays'), figure('twiceWeeklyFeedDays')];
   const usual = c.eating === 'must' || (c.workers?.range.low ?? 0) > figure('fewWorkers') ? many : few;
   // who rushes at food was underfed: the next feed comes sooner

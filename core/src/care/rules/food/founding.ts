@@ -139,10 +139,7 @@ export function mustEat(c: Case): Verdict {
     answer: due ? why.answer : soon ? 'soon' : 'fed',
     says: due
       ? c.eating === 'must'
-        ? [
-            meal ? `${why.says} ` : 'She must eat while she founds, and no meal is logged. ',
-            ...what,
-          ]
+        ? [meal ? `${why.says} ` : 'She must eat while she founds, and no meal is logged. ', ...what]
         : [...what, ` ${why.says}`]
       : [
           ...phrase`Offer food again by ${{ date: by }}: small, where she need not be met.`,

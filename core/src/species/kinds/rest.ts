@@ -1,0 +1,113 @@
+import type { KindFigures } from '../figures';
+
+type Depth = Exclude<KindFigures['rest'], 'none' | 'unknown'>;
+
+/**
+ * How deep a winter suits a genus or species. Common practice, no source: kinds of the north and the mountains are kept cold, those of the
+ * Mediterranean, of dry warm country and of the temperate south cool, in an unheated room. Who is not here is not known.
+ */
+const COLD = [
+  'lasius',
+  'prenolepis',
+  'nylanderia-flavipes',
+  'formica',
+  'polyergus',
+  'brachymyrmex-depilis',
+  'camponotus-vagus',
+  'camponotus-ligniperda',
+  'camponotus-herculeanus',
+  'camponotus-fallax',
+  'camponotus-pennsylvanicus',
+  'camponotus-modoc',
+  'camponotus-novaeboracensis',
+  'camponotus-nearcticus',
+  'camponotus-japonicus',
+  'pogonomyrmex-occidentalis',
+  'aphaenogaster-rudis',
+  'aphaenogaster-picea',
+  'aphaenogaster-fulva',
+  'aphaenogaster-tennesseensis',
+  'aphaenogaster-famelica',
+  'myrmica',
+  'manica',
+  'temnothorax',
+  'leptothorax',
+  'harpagoxenus',
+  'strongylognathus',
+  'tetramorium',
+  'myrmecina',
+  'stenamma',
+  'solenopsis-fugax',
+  'solenopsis-molesta',
+  'monomorium-minimum',
+  'crematogaster-cerasi',
+  'crematogaster-lineolata',
+  'tapinoma-erraticum',
+  'tapinoma-sessile',
+  'dolichoderus',
+  'ponera',
+  'stigmatomma',
+];
+const COOL = [
+  'camponotus-barbaricus',
+  'camponotus-cruentatus',
+  'camponotus-aethiops',
+  'camponotus-lateralis',
+  'camponotus-piceus',
+  'camponotus-micans',
+  'camponotus-consobrinus',
+  'camponotus-nigriceps',
+  'colobopsis',
+  'polyrhachis-lamellidens',
+  'myrmecocystus',
+  'cataglyphis',
+  'plagiolepis',
+  'lepisiota',
+  'melophorus',
+  'notoncus',
+  'iberoformica',
+  'messor',
+  'veromessor',
+  'pogonomyrmex',
+  'aphaenogaster-subterranea',
+  'aphaenogaster-gibbosa',
+  'aphaenogaster-spinosa',
+  'aphaenogaster-senilis',
+  'novomessor',
+  'goniomma',
+  'oxyopomyrmex',
+  'tetramorium-semilaeve',
+  'pheidole-pallidula',
+  'pheidole-dentata',
+  'pheidole-bicarinata',
+  'pheidole-morrisii',
+  'pheidole-noda',
+  'solenopsis-xyloni',
+  'crematogaster',
+  'podomyrma',
+  'acromyrmex-versicolor',
+  'trachymyrmex',
+  'tapinoma-magnum',
+  'liometopum',
+  'iridomyrmex',
+  'ochetellus',
+  'dorymyrmex',
+  'forelius',
+  'odontomachus-monticola',
+  'anochetus-ghilianii',
+  'brachyponera',
+  'ectomomyrmex-javanus',
+  'rhytidoponera',
+  'myrmecia',
+];
+
+const DEPTHS = new Map<string, Depth>([
+  ...COLD.map((id) => [id, 'cold'] as const),
+  ...COOL.map((id) => [id, 'cool'] as const),
+]);
+
+/** @param id of a genus or a species; undefined where nothing is said of it itself */
+export const restOf = (id: string): Depth | undefined => DEPTHS.get(id);
+
+/** Every genus and species of which it is said: all are in the catalogue, which a test holds. */
+export const REST_IDS: readonly string[] = [...DEPTHS.keys()];

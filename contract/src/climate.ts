@@ -65,6 +65,7 @@ export const placeRecordSchema = z.object({
     .object({ at: instant, lowC: z.number(), highC: z.number() })
     .describe('The newest reading, and between what it was in the day before it'),
   errorC: z.number().describe('Standard error of what it tells'),
+  thin: z.literal(true).optional().describe('Too little was read to say what days are like there'),
 });
 
 export const measuredSchema = z.object({ record: placeRecordSchema.nullable() });

@@ -304,7 +304,7 @@ describe('of any log', () => {
       for (const v of counsel.verdicts) if (v.until) expect(msOf(v.until)).toBeGreaterThan(msOf(now));
       for (const text of [plainText(counsel.next), ...counsel.verdicts.map((v) => plainText(v.says))]) {
         for (const [, date] of text.matchAll(
-          /(?:alone until|No look before|any day until|fed? again from|are likely about|lasts until some day between|wake her about|begins about) (\d{4}-\d{2}-\d{2})/g,
+          /(?:alone until|No look before|any day until|fed? again from|are likely about|will run out between|wake her about|begins about) (\d{4}-\d{2}-\d{2})/g,
         ))
           expect(`${date} in: ${text}`.slice(0, 10) >= today).toBe(true);
       }

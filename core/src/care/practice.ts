@@ -1,4 +1,5 @@
 import { practice, prior, type Figure } from '../species';
+import { LEAKS_TIMES } from '../tube';
 import { DANGER_C } from '../warmth';
 
 /** A figure of practice: its value, what it counts, what it means, who says so, and of which school it is. */
@@ -93,8 +94,9 @@ export const PRACTICE = {
   emptyLineMm: own(3, 'mm', 'from the closed end, and less: there is no water left'),
   lineRoseMm: own(5, 'mm', 'a line that rises by more is asked about'),
   newFillMm: own(15, 'mm', 'a line that rises by more is a new filling'),
+  readLineDays: own(2, 'days', 'in which a line is read, on which much hangs'),
   lineUnreadDays: own(28, 'days', 'since her water line was read, and it is read before anything is moved'),
-  leakTimes: own(3, 'times', 'as fast as vapour can leave, and more: her water may leak'),
+  leakTimes: own(LEAKS_TIMES, 'times', 'as fast as vapour can leave, and more: her water may leak'),
   standsTimes: own(0.25, 'times', 'as fast as vapour leaves, and less: no water may come through the plug'),
   winterCheckDays: common(30, 'days', 'between checks of the water in winter; “about monthly”'),
   winterCheckSoonestDays: own(
@@ -135,7 +137,6 @@ export const PRACTICE = {
   coolSlackDays: own(2, 'days', 'a place that is too warm is cooled within'),
   warmSlackDays: own(14, 'days', 'a place that is too cool may wait'),
   nearFrostC: own(2, '°C', 'and colder: her water may freeze'),
-  frostC: own(0, '°C', 'and colder: water freezes, and glass bursts', 'water freezes at 0 °C'),
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
   heatLastsH: own(6, 'hours', 'after a dangerous reading the place is still asked about'),
@@ -188,6 +189,7 @@ export const PRACTICE = {
   causeDisturbed: own(0.5, 'times', 'weigh too many disturbances there'),
   causeHungry: own(0.8, 'times', 'weighs nothing eaten by a queen that must'),
   causeWater: own(0.6, 'times', 'weighs a fault of water, or mould'),
+  causePlace: own(0.2, 'times', 'weighs each thing about her place that disturbs her'),
   causeSeason: own(1, 'times', 'weighs the cold season of a kind that rests'),
   lateCatchShare: own(0.1, 'share', 'of queens caught so late winter first: the season is named as a cause'),
   larvaeStandDays: common(60, 'days', 'larvae in the warm and no pupa: they stand still; “two months”'),

@@ -70,7 +70,8 @@ describe("a place's record", () => {
   });
 
   test('what no room is like is left out, and a few readings make no record', () => {
-    expect(recordFrom(0, 1, () => 21, 24)).toBeNull();
+    expect(recordFrom(0, 1, () => 21, 24)?.thin).toBe(true);
+    expect(recordFrom(0, 20, () => 21)?.thin).toBeUndefined();
     const hours = hoursOf([...readings(0, 3, () => 20), ...readings(3, 4, () => 84)]);
     expect(placeRecord(PLACE, [{ probe: logger, hours }])?.latest.highC).toBe(20);
     expect(placeRecord(PLACE, [{ probe: logger, hours: [] }])).toBeNull();

@@ -28,6 +28,8 @@ export interface PlaceRecord {
   latest: { at: Instant; lowC: number; highC: number };
   /** Standard error of what it tells, °C. */
   errorC: number;
+  /** Too little was read to say what days are like there: what was read counts, and nothing is made of it. */
+  thin?: true | undefined;
 }
 
 /** Colder or hotter than that no room is: what shows it is broken, °C. Prior. */
@@ -47,7 +49,7 @@ const THIN = { parts: PARTS_OF_DAY / 2, errorC: 1 };
 /**
  * @param probes with the hours in which they were read, those of the last day at the least
  * @param before days known already, of which the hours are not given again
- * @returns null when too little was measured there to say what days are like
+ * @returns null where nothing was read
  */
 export function placeRecord(
   placeId: string,
@@ -60,7 +62,7 @@ export function placeRecord(
   });
   const days = [...before, ...daysOf(here)];
   const parts = days.reduce((sum, d) => sum + d.partsC.filter((c) => c !== null).length, 0);
-  if (parts < PARTS_AT_LEAST || here.length === 0) return null;
+  if (here.length === 0) return null;
   const newest = here.reduce((ms, h) => Math.max(ms, h.ms), -Infinity);
   const lately = here.filter((h) => h.ms > newest - DAY_MS);
   const halfRange = Math.min(...lately.map((h) => h.errorC));
@@ -75,6 +77,7 @@ export function placeRecord(
       highC: Math.max(...lately.map((h) => h.maxC)),
     },
     errorC: Math.hypot(standardErrorC(halfRange), thin),
+    ...(parts < PARTS_AT_LEAST ? { thin: true as const } : {}),
   };
 }
 

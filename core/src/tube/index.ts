@@ -18,6 +18,7 @@ export {
   type RoomConditions,
 } from './water';
 export {
+  LEAKS_TIMES,
   LOSS_TIMES,
   reckonedLineMm,
   READING_ERROR_MM,

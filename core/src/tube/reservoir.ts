@@ -42,6 +42,11 @@ export interface Reservoir {
 /** Readings nearer together say nothing of a rate. Prior. */
 const PACE_DAYS = 7;
 
+/** Falling so many times as fast as vapour can leave, and more, it leaks: then what was read last goes on. Prior. */
+export const LEAKS_TIMES = 3;
+/** Of two readings so far apart a leak can be told, days. Prior. */
+const LEAK_DAYS = 1;
+
 /** Spread of ln(true loss / calculated loss): plug, air pressure, room and reading of the room. Prior. */
 const LOG_LOSS_SPREAD = 0.4;
 /** Before any line is read, eight tubes of ten lose between so many times what is calculated. */
@@ -61,7 +66,9 @@ const GRID = Array.from({ length: 121 }, (_, i) => (i - 60) * 0.03);
  *
  * Each room that the tube has stood in has its own calculated loss: a move changes what is to come, not what was.
  * The unknown is k = true loss / calculated loss, ln k ~ N(0, 0.4²). Each reading is normal about the line that k
- * predicts; the volume at the first reading is fitted for each k. The posterior of k is summed on a grid.
+ * predicts; the volume at the first reading is fitted for each k. The posterior of k is summed on a grid. Readings that no k explains
+ * widen their own error until one does, and the last of them is where the water stood: it wins over the fit. A line that falls as only a
+ * leak lets it goes on as it fell last.
  * @param readings of this tube in its present filling, at least one
  * @param rooms one after another, at least one; the first also holds before its moment, the last for good
  * @throws InputError without a reading or a room
@@ -86,15 +93,22 @@ export function reservoirBand(
     ),
   );
   const points = readings.map((r) => ({ lost: lost.gathered(day(r.at)), ml: tubeVolumeMl(tube, r.mm) }));
-  const errorMl = (Math.PI * (tube.boreMm / 2) ** 2 * READING_ERROR_MM) / 1000;
-  const startFor = (k: number) => mean(points.map((p) => p.ml + k * p.lost));
+  const readingMl = (Math.PI * (tube.boreMm / 2) ** 2 * READING_ERROR_MM) / 1000;
+  const fitted = (k: number) => mean(points.map((p) => p.ml + k * p.lost));
+  const misfitOf = (k: number) => {
+    const start = fitted(k);
+    return points.reduce((sum, p) => sum + ((p.ml - (start - k * p.lost)) / readingMl) ** 2, 0);
+  };
+  const misfits = GRID.map((lnK) => misfitOf(Math.exp(lnK)));
+  // Birge's ratio: where the readings contradict every rate, they err by more than a line is misread
+  const strain = Math.sqrt(Math.max(1, Math.min(...misfits) / Math.max(1, points.length - 1)));
+  const errorMl = readingMl * strain;
+  const newest = points[points.length - 1] as (typeof points)[number];
+  const startFor = strain > 1 ? (k: number) => newest.ml + k * newest.lost : fitted;
 
-  const logWeights = GRID.map((lnK) => {
-    const k = Math.exp(lnK);
-    const start = startFor(k);
-    const misfit = points.reduce((sum, p) => sum + ((p.ml - (start - k * p.lost)) / errorMl) ** 2, 0);
-    return -0.5 * ((lnK / LOG_LOSS_SPREAD) ** 2 + misfit);
-  });
+  const logWeights = GRID.map(
+    (lnK, i) => -0.5 * ((lnK / LOG_LOSS_SPREAD) ** 2 + (misfits[i] as number) / strain ** 2),
+  );
   const top = Math.max(...logWeights);
   const weights = logWeights.map((w) => Math.exp(w - top));
 
@@ -102,43 +116,79 @@ export function reservoirBand(
   const kAt = (share: number) => Math.exp(weightedQuantile(GRID, weights, share));
   const [low, middle, high] = [kAt(0.1), kAt(0.5), kAt(0.9)];
   const leftFor = (k: number) => startFor(k) - k * lost.gathered(nowDay);
-  const dry = (k: number): Instant | null => {
-    const days = lost.dayOf(startFor(k) / k) - nowDay;
+  // what the readings err beyond a misread line is not known of the water that is left either
+  const unsure = strain > 1 ? EIGHT_OF_TEN * errorMl : 0;
+  const dry = (k: number, offMl = 0): Instant | null => {
+    const days = lost.dayOf(Math.max(0, startFor(k) + offMl) / k) - nowDay;
     return days > 3650 ? null : instantOf(msOf(now) + days * DAY_MS);
   };
   const leftMl = Math.max(0, leftFor(middle));
   const lineFor = (k: number) => waterLineForMl(tube, Math.max(0, leftFor(k)));
   const byRate = Math.abs(lineFor(low) - lineFor(high)) / MIDDLE_EIGHTY;
   const rate = lost.rateOn(nowDay);
+  const pace = paceOf(
+    readings.map((r, i) => ({ day: day(r.at), ...(points[i] as (typeof points)[number]) })),
+    readingMl,
+  );
+  if (pace && pace.low >= LEAKS_TIMES) return leaking(tube, pace, day((readings[readings.length - 1] as WaterReading).at));
   return {
     lossMlPerDay: { p10: rate * low, p50: rate * middle, p90: rate * high },
     leftMl,
     lineMm: waterLineForMl(tube, leftMl),
-    lineErrorMm: Math.hypot(byRate, READING_ERROR_MM / Math.sqrt(points.length)),
-    dryAt: { p10: dry(high), p50: dry(middle), p90: dry(low) },
+    lineErrorMm: Math.hypot(byRate, (strain * READING_ERROR_MM) / Math.sqrt(points.length)),
+    dryAt: { p10: dry(high, -unsure), p50: dry(middle), p90: dry(low, unsure) },
     readings: readings.length,
-    pace: paceOf(
-      readings.map((r, i) => ({ day: day(r.at), ...(points[i] as (typeof points)[number]) })),
-      errorMl,
-    ),
+    pace: pace && { low: pace.low, high: pace.high },
   };
+
+  /** Days, not weeks: from the last line on as fast as between the last two. */
+  function leaking(shape: TubeShape, { low, high, mlPerDay }: Pace, lastDay: number): Reservoir {
+    const gone = (ml: number) => instantOf(msOf(now) + (lastDay + newest.ml / ml - nowDay) * DAY_MS);
+    const left = Math.max(0, newest.ml - mlPerDay.p50 * (nowDay - lastDay));
+    const lineOf = (ml: number) =>
+      waterLineForMl(shape, Math.max(0, newest.ml - ml * (nowDay - lastDay)));
+    return {
+      lossMlPerDay: mlPerDay,
+      leftMl: left,
+      lineMm: waterLineForMl(shape, left),
+      lineErrorMm: Math.hypot((lineOf(mlPerDay.p10) - lineOf(mlPerDay.p90)) / MIDDLE_EIGHTY, READING_ERROR_MM),
+      dryAt: { p10: gone(mlPerDay.p90), p50: gone(mlPerDay.p50), p90: gone(mlPerDay.p10) },
+      readings: readings.length,
+      pace: { low, high },
+    };
+  }
+}
+
+interface Pace {
+  low: number;
+  high: number;
+  mlPerDay: Band;
 }
 
 /** What was lost between two readings against what is calculated; each line may be misread by its error. */
 function paceOf(
   points: readonly { day: number; lost: number; ml: number }[],
   errorMl: number,
-): Reservoir['pace'] {
+): Pace | null {
   const last = points[points.length - 1];
-  const before = last && [...points].reverse().find((p) => last.day - p.day >= PACE_DAYS);
-  if (!last || !before) return null;
-  const calculated = last.lost - before.lost;
-  // in air that takes no water there is nothing to compare
-  if (calculated <= 0) return null;
-  const read = before.ml - last.ml;
+  if (!last) return null;
   // eight in ten of the errors of two readings
   const error = EIGHT_OF_TEN * Math.SQRT2 * errorMl;
-  return { low: (read - error) / calculated, high: (read + error) / calculated };
+  const before = (p: (typeof points)[number]) => p.ml - last.ml;
+  const leaks = (p: (typeof points)[number]) =>
+    last.day - p.day >= LEAK_DAYS && before(p) - error >= LEAKS_TIMES * (last.lost - p.lost);
+  const since = [...points].reverse().find((p) => last.day - p.day >= PACE_DAYS || leaks(p));
+  if (!since) return null;
+  const calculated = last.lost - since.lost;
+  // in air that takes no water there is nothing to compare
+  if (calculated <= 0) return null;
+  const read = before(since);
+  const days = last.day - since.day;
+  return {
+    low: (read - error) / calculated,
+    high: (read + error) / calculated,
+    mlPerDay: { p10: (read - error) / days, p50: read / days, p90: (read + error) / days },
+  };
 }
 
 /** The room of a tube from a moment on. */

@@ -152,6 +152,32 @@ describe('how long the water lasts, with the range', () => {
     expect(Math.abs(last.lineMm - (readings[3] as { mm: number }).mm)).toBeLessThan(2);
   });
 
+  test('a leak goes on from the last line as fast as between the last two: by hand, a straight line', () => {
+    const readings = [
+      { at: start, mm: 90 },
+      { at: after(10), mm: 60 },
+    ];
+    const r = reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(12));
+    const [first, last] = [tubeVolumeMl(ROUND, 90), tubeVolumeMl(ROUND, 60)];
+    const perDay = (first - last) / 10;
+    expect(r.leftMl).toBeCloseTo(last - 2 * perDay, 6);
+    expect(daysTo(r.dryAt.p50)).toBeCloseTo(10 + last / perDay, 4);
+    expect(daysTo(r.dryAt.p10)).toBeLessThan(daysTo(r.dryAt.p50));
+  });
+
+  test('of two lines that contradict each other the last is where the water stood, and the band is wider than of two that agree', () => {
+    const days = (lines: readonly [number, number]) => {
+      const readings = lines.map((mm, i) => ({ at: after(14 * i), mm }));
+      const r = reservoirBand(ROUND, readings, [{ from: start, ...room }], USUAL_PLUGS, after(14));
+      return { ...r, width: daysTo(r.dryAt.p90) - daysTo(r.dryAt.p10) };
+    };
+    const agree = days([62, 60]);
+    const contradict = days([50, 60]);
+    expect(Math.abs(contradict.lineMm - 60)).toBeLessThan(0.5);
+    expect(contradict.width).toBeGreaterThan(agree.width);
+    expect(contradict.lineErrorMm).toBeGreaterThan(2 * agree.lineErrorMm);
+  });
+
   test('the pace of the line tells a leak and a dry plug from what vapour takes', () => {
     // what vapour takes, by Stefan's tube: the outside yardstick stands in the tests above
     const mlPerDay =

@@ -18,6 +18,7 @@ import { addDays, DAY_MS, InputError, instantOf, latest, msOf, type Instant } fr
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
+  latelyRead,
   placeNow,
   recordOf,
   stoodIn,
@@ -155,7 +156,7 @@ export function basisOf(
   const temperature = waking ? woken : withAdvisedWinter(woken, likeliest.profile, hemisphere, now);
   return {
     kinds,
-    place: placeNow(place, record, { told: unheated.temperature, hers: stood }, now),
+    place: placeNow(place, record, latelyRead(measured, place.id), { told: unheated.temperature, hers: stood }, now),
     tempC: temperatureAt(stood, now),
     rooms,
     temperature,

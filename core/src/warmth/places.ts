@@ -3,6 +3,8 @@ import {
   continuationOf,
   type Continuation,
   dayNumber,
+  HOUR_MS,
+  PART_MS,
   patternOf,
   stretchesOf,
   wholeDays,
@@ -48,7 +50,16 @@ export const recordOf = (
   { records, now }: Pick<Measured, 'records' | 'now'>,
   placeId: string,
 ): PlaceRecord | null =>
-  records.find((r) => r.placeId === placeId && daysBetween(r.latest.at, now) <= RECORD_HOLDS_DAYS) ?? null;
+  records.find(
+    (r) => r.placeId === placeId && !r.thin && daysBetween(r.latest.at, now) <= RECORD_HOLDS_DAYS,
+  ) ?? null;
+
+/** What was read at a place of late, however little it was: one reading tells of danger. */
+export const latelyRead = (
+  { records, now }: Pick<Measured, 'records' | 'now'>,
+  placeId: string,
+): PlaceRecord | null =>
+  records.find((r) => r.placeId === placeId && daysBetween(r.latest.at, now) <= LATEST_HOLDS_DAYS) ?? null;
 
 /** A room in milliseconds since 1970: hundreds of them are gone through for each queen, and dates are slow to read. */
 export interface RoomSpan extends Omit<Room, 'from'> {
@@ -81,6 +92,7 @@ export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[];
   }));
   const record = measured?.records.find((r) => r.placeId === place.id);
   if (!measured || !record) return { spans: told, ahead: null };
+  if (record.thin) return { spans: withFew(told, record, msOf(measured.now)), ahead: null };
   const first = Math.max(dayNumber(msOf(measured.since)), (record.days[0] as MeasuredDay).day);
   const newest = (record.days[record.days.length - 1] as MeasuredDay).day;
   const days = wholeDays(record.days, first, newest);
@@ -132,6 +144,30 @@ export function spansOf(place: Place, measured?: Measured): { spans: RoomSpan[];
   };
 }
 
+/** Such a reading counts from the moment it is read, °C; what is milder counts once its part of the day is over. Priors. */
+const AT_ONCE_C = { cold: 0, hot: 30 };
+/** So long after such a reading it is still held to be so, ms: nobody has read that it is over. Prior. */
+const STILL_SO_MS = 3 * HOUR_MS;
+
+/** As told, but for the few parts of days in which it was read. */
+function withFew(told: readonly RoomSpan[], { days, latest }: PlaceRecord, nowMs: number): RoomSpan[] {
+  const spans = [...told];
+  for (const { day, partsC, rh } of days)
+    partsC.forEach((tempC, i) => {
+      if (tempC === null) return;
+      const fromMs = day * DAY_MS + i * PART_MS;
+      const atOnce = tempC >= AT_ONCE_C.hot || tempC <= AT_ONCE_C.cold;
+      const newest = msOf(latest.at) < fromMs + PART_MS;
+      const untilMs = atOnce && newest ? Math.max(fromMs + PART_MS, msOf(latest.at) + STILL_SO_MS) : fromMs + PART_MS;
+      if (!atOnce && untilMs > nowMs) return;
+      const after = { ...spanAt(told, untilMs), fromMs: untilMs };
+      spans.push({ fromMs, tempC, roomRelHumidity: rh ?? after.roomRelHumidity }, after);
+    });
+  spans.sort((a, b) => a.fromMs - b.fromMs);
+  // where one part follows the other what comes after the first is the second
+  return spans.filter((s, i) => s.fromMs !== spans[i + 1]?.fromMs);
+}
+
 /** Until when the place winters by plan; null when it does not, or no more. */
 function plannedUntil({ winter }: Pick<Place, 'winter'>, now: Instant): number | null {
   const ms = winter ? msOf(winter.until) : -Infinity;
@@ -158,13 +194,15 @@ export interface Warmths {
 export function placeNow(
   place: Place,
   record: PlaceRecord | null,
+  read: PlaceRecord | null,
   { told, hers }: Warmths,
   now: Instant,
 ): Place {
   const tempC = temperatureAt(hers, now);
   const addedC = tempC - temperatureAt(told, now);
-  if (!record && addedC === 0) return place;
-  const { dayLowC, dayHighC } = { ...place.spot, ...(record ? lastDayOf(record, now) : {}) };
+  if (!record && !read && addedC === 0) return place;
+  const lately = record ?? read;
+  const { dayLowC, dayHighC } = { ...place.spot, ...(lately ? lastDayOf(lately, now) : {}) };
   const { dayLowC: _low, dayHighC: _high, ...spot } = place.spot ?? {};
   return {
     ...place,
@@ -172,7 +210,8 @@ export function placeNow(
     winter: plannedUntil(place, now) === null ? null : place.winter,
     spot: {
       ...spot,
-      measured: true,
+      // a reading or two do not say what the place is like
+      ...(record || addedC !== 0 || spot.measured !== false ? { measured: true } : {}),
       ...(dayLowC === undefined ? {} : { dayLowC: dayLowC + addedC }),
       // a cell that was read cooler than the shelf once is no shelter from the shelf's heat
       ...(dayHighC === undefined ? {} : { dayHighC: dayHighC + Math.max(0, addedC) }),

@@ -35,7 +35,7 @@ export class PlaceRecords {
 
   constructor(private readonly store: Store) {}
 
-  /** The records of these places; none of one where too little was measured. */
+  /** The records of these places; none of one where nothing was read. */
   async of(placeIds: Iterable<string>): Promise<PlaceRecord[]> {
     const found: PlaceRecord[] = [];
     for (const id of placeIds) {
@@ -155,7 +155,9 @@ function asExpected(
   // too little yet: what may make it enough is the next part of a day
   if (!record) return Math.floor(last / PART_MS) === Math.floor(heardMs / PART_MS);
   const { at, lowC, highC } = record.latest;
+  const samePart = Math.floor(last / PART_MS) === Math.floor(heardMs / PART_MS);
   return (
+    (!record.thin || samePart) &&
     first > msOf(at) - HOUR_MS &&
     dayNumber(last) === dayNumber(msOf(at)) &&
     shown.every((c) => c > lowC - AS_EXPECTED_C && c < highC + AS_EXPECTED_C)

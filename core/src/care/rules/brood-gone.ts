@@ -8,6 +8,7 @@ import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
 import { hungers, lastMealOf } from './food';
 import { calm } from './late';
+import { disturbingSpot } from './spot';
 import { tubeFault } from './tube-fault';
 
 /** Brood was there and is gone: a question of its own, to which "still early" is no answer. */
@@ -122,6 +123,21 @@ export function causes(c: Case): Criterion[] {
       'heat',
       heat === 'danger' || heat === 'hot' ? 'unmet' : 'met',
       phrase`She stands at ${{ tempC: c.tempC }}.`,
+      COMMON_PRACTICE,
+    ),
+    ...placeCause(c),
+  ];
+}
+
+/** What of her place may have done it. */
+function placeCause(c: Case): Criterion[] {
+  const faults = disturbingSpot(c);
+  if (faults.length === 0) return [];
+  return [
+    criterion(
+      'place',
+      'unmet',
+      faults.flatMap((f, i) => (i > 0 ? [' ', ...f.says] : f.says)),
       COMMON_PRACTICE,
     ),
   ];

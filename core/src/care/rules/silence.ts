@@ -7,6 +7,7 @@ import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { capital } from './expect';
 import { hungers, lastMealOf } from './food';
+import { disturbingSpot } from './spot';
 import { tubeFault } from './tube-fault';
 
 export const SILENCE_CAUSES = [
@@ -18,6 +19,7 @@ export const SILENCE_CAUSES = [
   'hungry',
   'infertile',
   'water',
+  'place',
 ] as const;
 export type SilenceCause = (typeof SILENCE_CAUSES)[number];
 
@@ -47,7 +49,7 @@ export function weighSilence(c: Case): WeighedCause[] | null {
   const never = ahead.neverLays;
   const winters = ahead.wintersFirst;
   const rest = Math.max(0, 1 - never - winters);
-  const held = [early(c), cool(c), disturbed(c), hungry(c), water(c)];
+  const held = [early(c), cool(c), disturbed(c), hungry(c), water(c), place(c)];
   const sum = held.reduce((a, h) => a + h.share, 0);
   // many kinds sit still over winter however warm they stand
   const still = sitsStill(c) ? figure('causeSeason') : 0;
@@ -173,7 +175,26 @@ function water(c: Case): WeighedCause {
   };
 }
 
+/** Light, shaking, moving air and swings of her place; a place of which nothing was said tells nothing. */
+function place(c: Case): WeighedCause {
+  const faults = disturbingSpot(c);
+  const told = Object.keys(c.place.spot ?? {}).length > 0;
+  return {
+    cause: 'place',
+    share: faults.length > 0 ? figure('causePlace') * faults.length : told ? 0.01 : 0.03,
+    says:
+      faults.length > 0
+        ? faults.flatMap((f, i) => (i > 0 ? [' ', ...f.says] : f.says))
+        : told
+          ? ['Nothing is known to disturb her where she is kept.']
+          : ['You haven’t described her place yet.'],
+    evidence: [],
+    speaks: faults.length > 0 ? 'for' : told ? 'against' : 'unknown',
+  };
+}
+
 const SETTLES: Record<SilenceCause, string> = {
+  place: 'Describe her place: how dark it is, whether it shakes, whether air moves.',
   early: 'Time alone: keep her dark, still and warm.',
   season: 'Spring: winter her when the cold months begin; eggs are expected from March on.',
   hot: 'Cool her in small steps.',
@@ -185,6 +206,7 @@ const SETTLES: Record<SilenceCause, string> = {
 };
 
 const NAMES: Record<SilenceCause, string> = {
+  place: 'her place',
   early: 'still early',
   season: 'the season',
   cool: 'too cool',
@@ -266,6 +288,8 @@ function sentence(c: Case, { cause }: WeighedCause, long: boolean): Phrase {
       return [
         `Perhaps she never mated; that cannot be seen. Keep her through ${springOf(c).spring} before you give her up.`,
       ];
+    case 'place':
+      return ['Change what disturbs her where she is kept. ', ...place(c).says];
     case 'water':
       return ['Perhaps her water: mend the plug, or offer a dry, fresh tube beside the old one.'];
   }

@@ -1,11 +1,10 @@
 import { ROOM_C } from '../../climate';
-import { phrase } from '../../quantity';
+import { addDays, phrase } from '../../quantity';
 import type { Case } from '../case';
 import { heatsHere } from '../heated';
+import { figure } from '../practice';
 import { steadiness } from '../steadiness';
 import { ask, COMMON_PRACTICE, criterion, type Criterion, type Verdict } from '../verdict';
-import { addDays } from '../../quantity';
-import { figure } from '../practice';
 
 /** What of her place disturbs her, as the place's own page says it: heat that kills is said by itself. */
 const DISTURBS = [
@@ -26,6 +25,18 @@ export const spotCriteria = (c: Case): Criterion[] =>
   steadiness({ spot: c.place.spot, tempC: c.tempC })
     .criteria.filter((x) => x.state === 'unmet' && DISTURBS.includes(x.id))
     .map((x) => ({ ...x, id: `place-${x.id}` }));
+
+/** What of it may stop her laying, or make her eat her brood. */
+export const disturbingSpot = (c: Case): Criterion[] =>
+  spotCriteria(c).filter((x) => UNSETTLES.includes(x.id));
+const UNSETTLES = [
+  'place-swing',
+  'place-swing-some',
+  'place-light',
+  'place-sun',
+  'place-vibration',
+  'place-air',
+];
 
 const GRAVE = ['place-sun', 'place-water-end', 'place-swing'];
 

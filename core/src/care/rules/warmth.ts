@@ -6,6 +6,9 @@ import { figure } from '../practice';
 import { ask, askNow, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
 import { setAside, spotCriteria, spotFault } from './spot';
 
+/** Water freezes. */
+const FREEZES_C = 0;
+
 const STEPS = 'In small steps, a degree or two a day, at the open end only, never at the water end.';
 
 /** Is she warm enough, and not too hot? Heat that kills comes before everything else. */
@@ -36,7 +39,7 @@ export const warmth: Rule = (c) => {
     });
   }
   const coldC = Math.min(tempC, c.coldestC ?? tempC);
-  if (coldC <= figure('frostC')) {
+  if (coldC <= FREEZES_C) {
     const says = phrase`Move her somewhere warmer now, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }}. At ${{ tempC: coldC }} her water freezes, which can burst the glass and kill her. Wear gloves if the glass is cracked.`;
     return verdict({
       ...common,

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
+import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { nounOf, partOf, underWay } from '../../housing';
 import { daysAwake } from '../awake';
 import { livesInTube, type Case, type InTube } from '../case';
@@ -90,6 +90,9 @@ function inTube(c: InTube): Verdict {
       pressure: 'soon',
       asks: [...fresh, ...reading],
     });
+  const first = readSoon(c);
+  if (first && daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
+    return verdict({ ...common, ...first });
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
     return verdict({
       ...common,
@@ -141,6 +144,44 @@ function inTube(c: InTube): Verdict {
     until: fresh[0]?.notBefore ?? null,
     asks: fresh,
   });
+}
+
+/** The plug was seen wet as it should be within the week: then she is not thirsty now. */
+export const plugSeenRight = ({
+  known: { wetFront },
+  now,
+}: Case): NonNullable<Case['known']['wetFront']> | null =>
+  wetFront !== null &&
+  (wetFront.value === 'right' || wetFront.value === 'at-face') &&
+  daysBetween(wetFront.at, now) <= figure('freshLineDays')
+    ? wetFront
+    : null;
+
+/**
+ * By reckoning alone her water may end, and something speaks against an alarm: her plug was seen right within the week, or nobody has
+ * ever read her line and it is likelier that there is water. Then the line is read soon. A line that was read to fall like a leak is one.
+ */
+function readSoon(c: InTube): Said | null {
+  const right = plugSeenRight(c);
+  const { pace: read, dryAt } = c.water;
+  if (read && read.low >= figure('leakTimes')) return null;
+  const never = c.known.waterReadings.length === 0;
+  const likely = dryAt.p50 === null || msOf(dryAt.p50) > msOf(c.now);
+  if (!right && !(never && likely)) return null;
+  const says: Phrase = right
+    ? [
+        ...phrase`Read her water line this week. Her plug was wet as it should be on ${{ date: right.at }}, so she has water now. `,
+        ...range(c),
+      ]
+    : [
+        'Read her water line through the glass: how far from the closed end does the water reach? You haven’t logged a line for this tube yet, and it may be low. Reading it does not disturb her.',
+      ];
+  return {
+    answer: 'read her water line',
+    says,
+    pressure: 'soon',
+    asks: [askNow(c, 'check-water', says, figure(right ? 'freshLineDays' : 'readLineDays'))],
+  };
 }
 
 /** In the cold nobody moves because of a reckoning: her line is read, and nothing more. What was read of late is believed. */
@@ -211,22 +252,37 @@ function readFirst(c: InTube): Ask[] {
   const wide = p10 !== null && (p90 === null || daysBetween(p10, p90) > figure('freshHomeEarlyDays'));
   if (!unread || !wide || c.wintering || (p90 !== null && msOf(p90) <= msOf(c.now))) return [];
   return [
-    askNow(c, 'check-water', ['Read her water line through the glass, without opening, and log it.'], 2),
+    askNow(
+      c,
+      'check-water',
+      ['Read her water line through the glass, without opening, and log it.'],
+      figure('readLineDays'),
+    ),
   ];
 }
 
 function range(c: InTube): Phrase {
   const { p10, p90 } = c.water.dryAt;
   if (!p10) return ['Water for years at this warmth and humidity.'];
-  const from = msOf(p10) <= msOf(c.now);
-  if (from)
-    return p90 && msOf(p90) > msOf(c.now)
-      ? phrase`Her water may be gone already, and lasts until ${{ date: p90 }} at the most.`
-      : ['Her water has probably run out.'];
-  return p90
-    ? phrase`Her water lasts until some day between ${{ date: p10 }} and ${{ date: p90 }}.`
-    : phrase`Water at least until ${{ date: p10 }}.`;
+  const weeks = (at: Instant) => Math.floor(daysBetween(c.now, at) / 7);
+  if (msOf(p10) <= msOf(c.now)) {
+    if (p90 !== null && msOf(p90) <= msOf(c.now)) return ['Her water has probably run out.'];
+    return p90 !== null && weeks(p90) <= NEAR_WEEKS
+      ? phrase`Her water may already be gone. It will last until ${{ date: p90 }} at the latest.`
+      : ['Her water may already be gone, or last for months: only her water line tells.'];
+  }
+  // a date far ahead says more than is known
+  if (weeks(p10) < NEAR_WEEKS)
+    return p90 !== null && weeks(p90) < NEAR_WEEKS
+      ? phrase`Her water will run out between ${{ date: p10 }} and ${{ date: p90 }}.`
+      : phrase`Her water will last at least until ${{ date: p10 }}.`;
+  return p90 !== null && weeks(p90) <= FAR_WEEKS
+    ? [`Her water will last another ${weeks(p10)} to ${weeks(p90)} weeks.`]
+    : [`Her water will last at least another ${weeks(p10)} weeks.`];
 }
+/** Nearer than this many weeks a date is told, further than the other nothing is said of the end. */
+const NEAR_WEEKS = 4;
+const FAR_WEEKS = 104;
 
 function supply(c: InTube, daysLeft: number | null): Criterion {
   const late = figure('freshHomeLateDays');
@@ -252,6 +308,19 @@ function plug(c: Case): Criterion[] {
     ];
   const fault = tubeFault(c);
   const bad = fault?.id === 'plug';
+  const old = daysBetween(front.at, c.now) > figure('freshLineDays');
+  const dry = livesInTube(c) ? c.water.dryAt.p10 : null;
+  // what was right weeks ago says nothing beside a line that may have ended since
+  if (!bad && old && dry !== null && daysBetween(c.now, dry) <= figure('freshHomeLateDays'))
+    return [
+      criterion(
+        'plug',
+        'unknown',
+        phrase`The plug was in order on ${{ date: front.at }}: too long ago to say that she has water now.`,
+        COMMON_PRACTICE,
+        { evidence: [front.entryId], settles: 'Note how far the plug is wet at the next look.' },
+      ),
+    ];
   const fine: Phrase =
     front.value === 'right'
       ? ['The wet front stops short of the chamber, as it should.']

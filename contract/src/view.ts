@@ -150,7 +150,14 @@ export const ledgerSchema = z.object({
   queenMissing: z.array(z.object({ at: instant, entryId: id })),
   eggsUnclear: z.object({ at: instant, entryId: id, eggsAt: instant }).nullable(),
   queensSeen: z.object({ n: z.number().int(), at: instant, entryId: id }).nullable(),
-  broodLost: z.array(z.object({ interval: intervalSchema, what: z.enum(['eggs', 'brood']), entryId: id })),
+  broodLost: z.array(
+    z.object({
+      interval: intervalSchema,
+      what: z.enum(['eggs', 'brood']),
+      most: z.number().nullable(),
+      entryId: id,
+    }),
+  ),
   vanished: z.array(
     z.object({
       low: z.number().int(),
@@ -170,7 +177,13 @@ export const ledgerSchema = z.object({
     }),
   ),
   lastFull: z
-    .object({ at: instant, entryId: id, counts: milestones(countRange), dead: countRange })
+    .object({
+      at: instant,
+      entryId: id,
+      counts: milestones(countRange),
+      dead: countRange,
+      winged: countRange,
+    })
     .nullable(),
   looksSpent: z.number().int(),
   lastLook: z.object({ at: instant, entryId: id }).nullable(),

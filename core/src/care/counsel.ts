@@ -45,6 +45,18 @@ export function counsel(input: CaseInput): Counsel {
     watering: c.watered.map(({ now, watering }) => ({ partId: now.part.id, ...watering })),
     peace: c.peace,
   };
+  if (c.life === 'gone' && seenSince(c.known))
+    return {
+      ...common,
+      next: [
+        ...lossPhrase(c.known),
+        ' A later look saw her: is she back? Correct the loss or the look, and you get advice again.',
+      ],
+      pressure: 'soon',
+      restUntil: null,
+      verdicts: [],
+      due: [],
+    };
   if (c.life === 'gone')
     return { ...common, next: lossPhrase(c.known), pressure: 'rest', restUntil: null, verdicts: [], due: [] };
   const verdicts = RULES.flatMap((rule) => rule(c) ?? [])
@@ -150,6 +162,13 @@ function freePhrase(c: Case, restUntil: Instant | null): Phrase {
 function orphanPhrase(since: Instant): Phrase {
   return phrase`Without a queen since ${{ date: since }}: her workers live out their lives; they are not released.`;
 }
+
+/** Logged as lost, and seen alive after it. */
+const seenSince = ({ loss, queenSeen }: QueenLedger): boolean =>
+  loss !== null &&
+  (loss.how === 'died' || loss.how === 'escaped') &&
+  queenSeen !== null &&
+  msOf(queenSeen.at) > msOf(loss.at);
 
 function lossPhrase(known: QueenLedger): Phrase {
   const { loss } = known;

@@ -1,10 +1,11 @@
 import { practice, prior, type Figure } from '../species';
+import { AT_ONCE_DAYS, WORKERS_AGE_SHARE } from '../founding';
 import { LEAKS_TIMES } from '../tube';
 import { DANGER_C } from '../warmth';
 
 /** A figure of practice: its value, what it counts, what it means, who says so, and of which school it is. */
 export interface PracticeFigure extends Figure<number> {
-  unit: 'days' | 'hours' | '°C' | 'share' | 'looks' | 'workers' | 'mm' | 'times' | 'refusals';
+  unit: 'days' | 'hours' | '°C' | 'share' | 'looks' | 'workers' | 'eggs' | 'mm' | 'times' | 'refusals';
   means: string;
   school?: string;
 }
@@ -192,12 +193,20 @@ export const PRACTICE = {
   causePlace: own(0.2, 'times', 'weighs each thing about her place that disturbs her'),
   causeSeason: own(1, 'times', 'weighs the cold season of a kind that rests'),
   lateCatchShare: own(0.1, 'share', 'of queens caught so late winter first: the season is named as a cause'),
+  eggsStandDays: common(
+    60,
+    'days',
+    'eggs in the warm and no larva: eaten and laid again, or not fertile; “two months”',
+  ),
+  smallClutch: own(12, 'eggs', 'and fewer: a small clutch'),
   larvaeStandDays: common(60, 'days', 'larvae in the warm and no pupa: they stand still; “two months”'),
   pupaeStandDays: common(35, 'days', 'pupae in the warm and no worker: they may be dead; “five weeks”'),
   lateShare: own(0.05, 'share', 'of her kind still without by then: she is late'),
   slowShare: own(0.2, 'share', 'of her kind still without by then: she is slow'),
   // losses
   alarmingShare: common(1 / 3, 'share', 'of the workers gone at once is alarming'),
+  workersAgeShare: own(WORKERS_AGE_SHARE, 'share', 'of workers dies of age in a month'),
+  atOnceDays: own(AT_ONCE_DAYS, 'days', 'between two looks, and more: nothing was lost at once'),
   severalDead: own(3, 'workers', 'dead between two looks are asked about'),
   severalShare: own(0.15, 'share', 'of the workers, when so many are several'),
   workersMiscounted: own(0.1, 'share', 'of the workers may be miscounted'),

@@ -33,7 +33,14 @@ export {
   type FounderEvidence,
   type KnownFounder,
 } from './founder';
-export { vanishedBetween, type FullCount, type Vanished } from './ledger/vanished';
+export {
+  agedShare,
+  AT_ONCE_DAYS,
+  vanishedBetween,
+  WORKERS_AGE_SHARE,
+  type FullCount,
+  type Vanished,
+} from './ledger/vanished';
 export { isMeal, lastMeal, refusalsOf, stillThere, type Offer, type Refusals } from './ledger/offers';
 export { mayBeForeign, ownCounts, type BroodMove } from './ledger/foreign';
 export { batchesOf, type Batch } from './ledger/batches';

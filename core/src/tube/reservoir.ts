@@ -130,7 +130,8 @@ export function reservoirBand(
     readings.map((r, i) => ({ day: day(r.at), ...(points[i] as (typeof points)[number]) })),
     readingMl,
   );
-  if (pace && pace.low >= LEAKS_TIMES) return leaking(tube, pace, day((readings[readings.length - 1] as WaterReading).at));
+  if (pace && pace.low >= LEAKS_TIMES)
+    return leaking(tube, pace, day((readings[readings.length - 1] as WaterReading).at));
   return {
     lossMlPerDay: { p10: rate * low, p50: rate * middle, p90: rate * high },
     leftMl,
@@ -145,13 +146,15 @@ export function reservoirBand(
   function leaking(shape: TubeShape, { low, high, mlPerDay }: Pace, lastDay: number): Reservoir {
     const gone = (ml: number) => instantOf(msOf(now) + (lastDay + newest.ml / ml - nowDay) * DAY_MS);
     const left = Math.max(0, newest.ml - mlPerDay.p50 * (nowDay - lastDay));
-    const lineOf = (ml: number) =>
-      waterLineForMl(shape, Math.max(0, newest.ml - ml * (nowDay - lastDay)));
+    const lineOf = (ml: number) => waterLineForMl(shape, Math.max(0, newest.ml - ml * (nowDay - lastDay)));
     return {
       lossMlPerDay: mlPerDay,
       leftMl: left,
       lineMm: waterLineForMl(shape, left),
-      lineErrorMm: Math.hypot((lineOf(mlPerDay.p10) - lineOf(mlPerDay.p90)) / MIDDLE_EIGHTY, READING_ERROR_MM),
+      lineErrorMm: Math.hypot(
+        (lineOf(mlPerDay.p10) - lineOf(mlPerDay.p90)) / MIDDLE_EIGHTY,
+        READING_ERROR_MM,
+      ),
       dryAt: { p10: gone(mlPerDay.p90), p50: gone(mlPerDay.p50), p90: gone(mlPerDay.p10) },
       readings: readings.length,
       pace: { low, high },
@@ -166,10 +169,7 @@ interface Pace {
 }
 
 /** What was lost between two readings against what is calculated; each line may be misread by its error. */
-function paceOf(
-  points: readonly { day: number; lost: number; ml: number }[],
-  errorMl: number,
-): Pace | null {
+function paceOf(points: readonly { day: number; lost: number; ml: number }[], errorMl: number): Pace | null {
   const last = points[points.length - 1];
   if (!last) return null;
   // eight in ten of the errors of two readings

@@ -156,7 +156,13 @@ export function basisOf(
   const temperature = waking ? woken : withAdvisedWinter(woken, likeliest.profile, hemisphere, now);
   return {
     kinds,
-    place: placeNow(place, record, latelyRead(measured, place.id), { told: unheated.temperature, hers: stood }, now),
+    place: placeNow(
+      place,
+      record,
+      latelyRead(measured, place.id),
+      { told: unheated.temperature, hers: stood },
+      now,
+    ),
     tempC: temperatureAt(stood, now),
     rooms,
     temperature,

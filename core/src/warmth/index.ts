@@ -13,7 +13,15 @@ export {
   type WarmthCourse,
   type WarmthStep,
 } from './series';
-export { latelyRead, placeNow, placeTemperature, recordOf, type Measured, type Room, type Warmths } from './places';
+export {
+  latelyRead,
+  placeNow,
+  placeTemperature,
+  recordOf,
+  type Measured,
+  type Room,
+  type Warmths,
+} from './places';
 export {
   reckonedPlaces,
   ROOM_WARM_C,

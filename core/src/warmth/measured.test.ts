@@ -136,7 +136,8 @@ describe('warmth as it was measured', () => {
     // and no other waking is made up beside it
     expect(withWaking(temperature, profile, hemisphere, day(40)).waking).toBeNull();
     expect(
-      placeNow(cold, recordOf(about, cold.id), null, { told: temperature, hers: temperature }, day(40)).winter,
+      placeNow(cold, recordOf(about, cold.id), null, { told: temperature, hers: temperature }, day(40))
+        .winter,
     ).toEqual(cold.winter);
   });
 

@@ -158,7 +158,8 @@ function withFew(told: readonly RoomSpan[], { days, latest }: PlaceRecord, nowMs
       const fromMs = day * DAY_MS + i * PART_MS;
       const atOnce = tempC >= AT_ONCE_C.hot || tempC <= AT_ONCE_C.cold;
       const newest = msOf(latest.at) < fromMs + PART_MS;
-      const untilMs = atOnce && newest ? Math.max(fromMs + PART_MS, msOf(latest.at) + STILL_SO_MS) : fromMs + PART_MS;
+      const untilMs =
+        atOnce && newest ? Math.max(fromMs + PART_MS, msOf(latest.at) + STILL_SO_MS) : fromMs + PART_MS;
       if (!atOnce && untilMs > nowMs) return;
       const after = { ...spanAt(told, untilMs), fromMs: untilMs };
       spans.push({ fromMs, tempC, roomRelHumidity: rh ?? after.roomRelHumidity }, after);

@@ -1,6 +1,7 @@
 import type { Vanished } from '../../founding';
 import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
+import { daysAwake } from '../awake';
 import { lostThisSeason } from '../boosting';
 import type { Case } from '../case';
 import { heatOf } from '../heat';
@@ -56,7 +57,12 @@ export const broodGone: Rule = (c) => {
       ...what,
       ...(often
         ? [` That is ${counted(times, 'clutch', 'clutches')} this season.`]
-        : [' One small clutch eaten is no disaster: quiet and patience, she lays again.']),
+        : [
+            isSmall(gone, part)
+              ? ' One small clutch eaten is no disaster: quiet and patience, she lays again.'
+              : ' Give her quiet and patience: most lay again.',
+          ]),
+      ...wintered(c, gone ?? part),
       ...(c.peace.restless
         ? [' She has been disturbed often, as by most beginners; what helps is quiet.']
         : []),
@@ -67,6 +73,22 @@ export const broodGone: Rule = (c) => {
     criteria: why,
   });
 };
+
+/** One clutch, and few enough: of more it is not said that it matters little. */
+function isSmall(gone: Case['known']['broodLost'][number] | undefined, part: Vanished | null): boolean {
+  const most = gone ? (gone.what === 'eggs' ? gone.most : null) : part?.what === 'eggs' ? part.high : null;
+  return most !== null && most <= figure('smallClutch');
+}
+
+/** Brood that went over a winter: eggs and pupae seldom live through it. */
+function wintered(c: Case, lost: { interval: Vanished['interval'] } | null | undefined): Phrase {
+  const { after, by } = lost?.interval ?? { after: null, by: null };
+  if (after === null || by === null) return [];
+  const asleep = daysBetween(after, by) - daysAwake(c, after, by);
+  return asleep >= figure('askAfterDays')
+    ? [' She was wintering in between: eggs and pupae seldom live through a winter, and many are eaten.']
+    : [];
+}
 
 /** A part that vanished and has not been made up for since. */
 function partGone({ known, now }: Case): Vanished | null {

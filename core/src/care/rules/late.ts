@@ -45,6 +45,16 @@ export const late: Rule = (c) => {
       ],
       until,
     });
+  const winged = wingedOnly(c);
+  if (winged)
+    return verdict({
+      ...common,
+      answer: 'winged young, no workers',
+      says: winged.says,
+      pressure: 'free',
+      notice: true,
+      criteria: [winged.criterion, ...criteria],
+    });
   const stood = standing(c);
   if (stood)
     return verdict({
@@ -89,8 +99,8 @@ export const late: Rule = (c) => {
 /** Larvae or pupae that were there at one look and, long after, at another, and nothing has come of them in the warm. */
 function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
   const next = c.ahead?.next;
-  if (next !== 'pupae' && next !== 'workers') return null;
-  const stage = next === 'pupae' ? 'larvae' : 'pupae';
+  if (next !== 'larvae' && next !== 'pupae' && next !== 'workers') return null;
+  const stage = STAGE_BEFORE[next];
   const { interval, byEntry } = c.known.appearances[stage];
   const last = c.known.counts[stage];
   const none = c.known.counts[next];
@@ -101,8 +111,9 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
     return null;
   if (!warm || share >= figure('slowShare')) return null;
   const days = daysAwake(c, interval.by, last.at);
-  if (days < figure(stage === 'larvae' ? 'larvaeStandDays' : 'pupaeStandDays')) return null;
+  if (days < figure(STANDS[stage])) return null;
   const hungry = c.eating !== 'no';
+  if (stage === 'eggs') return eggsStand(c, byEntry, last.entryId, days);
   const says: Phrase = [
     ...phrase`She is late: her ${{ word: MILESTONE_WORDS[stage].many }} have stood still for ${{ word: `about ${Math.round(days / 7)} weeks` }}, and it is warm enough. `,
     stage === 'pupae'
@@ -117,6 +128,44 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
       evidence: [byEntry, last.entryId].filter((e) => e !== null),
       margin: { value: -days, unit: 'days' },
     }),
+  };
+}
+
+const STAGE_BEFORE = { larvae: 'eggs', pupae: 'larvae', workers: 'pupae' } as const;
+const STANDS = { eggs: 'eggsStandDays', larvae: 'larvaeStandDays', pupae: 'pupaeStandDays' } as const;
+
+/** Eggs at every look, and never a larva: they are eaten and laid again, or they are not fertile. */
+function eggsStand(
+  c: Case,
+  byEntry: string | null,
+  lastEntry: string,
+  days: number,
+): { says: Phrase; criterion: Criterion } {
+  const says: Phrase = [
+    c.eating === 'no'
+      ? 'Leave her in peace, dark and warm. '
+      : 'Offer a tiny piece of dead insect, and leave her in peace. ',
+    `Eggs have been there for about ${Math.round(days / 7)} weeks, and no larva was seen. She may be eating them and laying again, or they may not be fertile.`,
+  ];
+  return {
+    says,
+    criterion: criterion('standing', 'unmet', says, COMMON_PRACTICE, {
+      evidence: [byEntry, lastEntry].filter((e) => e !== null),
+      margin: { value: -days, unit: 'days' },
+    }),
+  };
+}
+
+/** Winged young and never a worker: probably males, of a queen that may be unmated. */
+function wingedOnly({ known }: Case): { says: Phrase; criterion: Criterion } | null {
+  const winged = known.castes.alates;
+  if (!winged || !isSome(winged.last.range) || known.lastWorkers) return null;
+  const says: Phrase = [
+    'Look whether the winged young are males: small heads, large eyes, no sting. Winged young from a queen without workers are usually males, and then she may be unmated. That cannot be seen on her; keep her, and watch whether workers come.',
+  ];
+  return {
+    says,
+    criterion: criterion('winged', 'unmet', says, COMMON_PRACTICE, { evidence: [winged.last.entryId] }),
   };
 }
 

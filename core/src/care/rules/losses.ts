@@ -1,3 +1,4 @@
+import { agedShare } from '../../founding';
 import { addDays, daysBetween, phrase, type CountRange, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
@@ -18,9 +19,13 @@ export const losses: Rule = (c) => {
   // where nobody had counted before, those alive and those dead are what there was
   const had = before?.low ?? (last.workers ? last.workers.low + dead : dead);
   if (had <= 0 || gone <= 0) return null;
+  const days = last.before ? daysBetween(last.before.at, last.at) : 0;
+  const long = days > figure('atOnceDays');
+  // workers die in turn: over months some are gone, and nothing happened
   const share = gone / had;
-  const several = gone >= figure('severalDead') && share > figure('severalShare');
-  const alarming = share > figure('alarmingShare') && gone >= 2;
+  const beyond = share - (long ? agedShare(days) : 0);
+  const several = gone >= figure('severalDead') && beyond > figure('severalShare');
+  const alarming = beyond > figure('alarmingShare') && gone >= 2;
   if (!several && !alarming) return null;
   const what: Phrase = [
     [
@@ -31,18 +36,25 @@ export const losses: Rule = (c) => {
     ]
       .filter((x) => x !== null)
       .join(' and '),
-    ` of about ${had} since the look before.`,
+    ...phrase` of about ${{ word: String(had) }} since the look ${{ word: last.before ? 'of' : 'before' }}`,
+    ...(last.before ? phrase` ${{ date: last.before.at }}.` : ['.']),
   ];
   const says: Phrase = [
     ...what,
     alarming
-      ? ' That is too many at once. Look for hunger, heat, damp, poison, an escape or a fight, today; take the dead out.'
-      : ' A few old ones die; several at once ask for a reason: hunger, heat, damp, poison, an escape or a fight.',
+      ? ` That is too many${long ? ', also for months' : ' at once'}. Look for hunger, heat, damp, poison, an escape or a fight, today; take the dead out.`
+      : ` A few old ones die; ${long ? 'so many' : 'several at once'} ask for a reason: hunger, heat, damp, poison, an escape or a fight.`,
   ];
   return verdict({
     id: 'losses',
     question: 'Why are workers gone?',
-    answer: alarming ? 'too many at once' : 'several at once',
+    answer: alarming
+      ? long
+        ? 'too many'
+        : 'too many at once'
+      : long
+        ? 'more than die of age'
+        : 'several at once',
     says,
     pressure: alarming ? 'now' : 'soon',
     criteria: [

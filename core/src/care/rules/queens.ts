@@ -36,6 +36,7 @@ function several(c: Case, taken: number): ReturnType<Rule> {
     { evidence: known.intake ? [known.intake.entryId] : [] },
   );
   const separate = (says: string) => askNow(c, 'separate', [says], 2);
+  const together = c.profile.queens.value;
   if (fewer) {
     const says = [
       `Only ${counted(seen.n, 'queen')} of ${taken} ${seen.n === 1 ? 'was' : 'were'} seen: one may be dead, and the others may fight now. Look for her body; separate them, or watch them daily.`,
@@ -48,6 +49,32 @@ function several(c: Case, taken: number): ReturnType<Rule> {
       pressure: 'now',
       criteria: [rule, criterion('all-there', 'unmet', says, OWN_LOG, { evidence: [seen.entryId] })],
       asks: [separate('Part the queens, or watch them daily.')],
+    });
+  }
+  if (workers && together === 'several')
+    return verdict({
+      ...common,
+      question,
+      answer: 'they may live together',
+      says: [
+        'Let them live together. Several queens are usual in colonies of her species; part them only if they fight.',
+      ],
+      criteria: [rule],
+    });
+  if (workers && (together === 'either' || together === 'unknown')) {
+    const says = [
+      together === 'either'
+        ? 'Watch them at each feed. In her species some colonies keep several queens and others kill all but one; part them if they fight.'
+        : 'Watch them at each feed. Whether several queens of her species live together is not known; part them if they fight.',
+    ];
+    return verdict({
+      ...common,
+      question,
+      answer: 'watch them',
+      says,
+      pressure: 'free',
+      notice: true,
+      criteria: [rule],
     });
   }
   if (workers) {

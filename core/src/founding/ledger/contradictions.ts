@@ -36,15 +36,22 @@ export function contradictionsIn(facts: Facts, seen: readonly Observation[]): Co
 }
 
 function aliveAfterDeath(facts: Facts): Contradiction[] {
-  const died = facts.find((f) => f.kind === 'loss' && f.how === 'died');
+  const died = facts.find((f) => f.kind === 'loss' && (f.how === 'died' || f.how === 'escaped'));
   const seen =
     died && facts.find((f) => f.kind === 'look' && f.queen === 'seen' && msOf(f.at) > msOf(died.at));
   if (!died || !seen) return [];
+  const escaped = died.kind === 'loss' && died.how === 'escaped';
   return [
     {
-      says: 'She was logged as dead, yet a later look saw her. Put one of the two right.',
+      says: escaped
+        ? 'You logged that she escaped, and a later look saw her. Is she back? Correct one of the two.'
+        : 'She was logged as dead, yet a later look saw her. Put one of the two right.',
       readings: [
-        { entryId: died.id, at: died.at, says: 'She did not die: the loss is wrong.' },
+        {
+          entryId: died.id,
+          at: died.at,
+          says: escaped ? 'She is back: the loss is over.' : 'She did not die: the loss is wrong.',
+        },
         { entryId: seen.id, at: seen.at, says: 'She was not seen alive: the look is wrong.' },
       ],
     },

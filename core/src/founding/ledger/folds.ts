@@ -54,7 +54,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     one.looksSpent += 1;
     one.lastLook = seen;
     const before = one.counts.workers;
-    observe(one, entry, entry, entry.deadWorkers, observations);
+    observe(one, entry, entry, entry.deadWorkers, observations, entry.alates);
     // those found dead are fewer alive, where nobody counted the living as well
     if (!entry.workers && entry.deadWorkers && before) {
       const { low, high } = entry.deadWorkers;

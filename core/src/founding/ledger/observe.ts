@@ -15,6 +15,7 @@ export function observe(
   counts: Counts,
   dead: CountRange | undefined,
   observations: Observation[],
+  winged?: CountRange,
 ): void {
   const own = ownCounts(one.broodMoves, counts, entry.at);
   observations.push({ at: entry.at, entryId: entry.id, counts: own });
@@ -22,14 +23,14 @@ export function observe(
     const c = counts[m];
     return c === undefined ? [] : [{ m, range: countRange(c.low, c.high, m, c.word) }];
   });
-  const full = fullCount(counts, entry.at, entry.id, dead);
+  const full = fullCount(counts, entry.at, entry.id, dead, winged);
   if (full) {
     const lost = one.lastFull && vanishedBetween(one.lastFull, full);
     if (lost) one.vanished.push(lost);
     one.lastFull = full;
   }
   askAfterEggs(one, counts, entry);
-  if (broodIsGone(one, counts)) restart(one, entry);
+  if (!(winged && isSome(winged)) && broodIsGone(one, counts)) restart(one, entry);
   for (const { m, range } of counted) {
     one.counts[m] = { range, at: entry.at, entryId: entry.id };
     if (m === 'workers' && isSome(range)) one.lastWorkers = one.counts[m];
@@ -89,6 +90,17 @@ function askAfterEggs(one: QueenLedger, counts: Counts, entry: { at: Instant; id
   else if (counts.larvae !== undefined || (counts.eggs && isSome(counts.eggs))) one.eggsUnclear = null;
 }
 
+/** How many there had been at the most; null when nobody counted to an end. */
+function mostOf({ counts }: QueenLedger): number | null {
+  let sum = 0;
+  for (const b of BROOD) {
+    const range = counts[b]?.range;
+    if (range && range.high === null) return null;
+    sum += range?.high ?? 0;
+  }
+  return sum;
+}
+
 function restart(one: QueenLedger, entry: { at: Instant; id: string }): void {
   const withBrood = (['eggs', 'larvae', 'pupae'] as const).map((m) =>
     one.counts[m] && isSome(one.counts[m].range) ? one.counts[m].at : null,
@@ -97,6 +109,7 @@ function restart(one: QueenLedger, entry: { at: Instant; id: string }): void {
   one.broodLost.push({
     interval: { after: latest(...withBrood), by: entry.at },
     what: larvae || pupae ? 'brood' : 'eggs',
+    most: mostOf(one),
     entryId: entry.id,
   });
   one.appearances = byMilestone(noAppearance);

@@ -112,7 +112,7 @@ export interface QueenLedger {
   /** Queens at the last look that counted them. */
   queensSeen: { n: number; at: Instant; entryId: string } | null;
   /** Times at which all brood was gone although no worker had come: eaten, or died. */
-  broodLost: { interval: Interval; what: 'eggs' | 'brood'; entryId: string }[];
+  broodLost: { interval: Interval; what: 'eggs' | 'brood'; most: number | null; entryId: string }[];
   /** Brood that was eaten or died between two full counts, oldest first. */
   vanished: Vanished[];
   /** Brood given to her, or by her, oldest first. */

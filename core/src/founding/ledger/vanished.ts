@@ -1,4 +1,4 @@
-import type { CountRange, Instant, Interval } from '../../quantity';
+import { daysBetween, type CountRange, type Instant, type Interval } from '../../quantity';
 import { MILESTONES, type Milestone } from '../../species';
 
 /** Brood that was there at one look and at the next neither there nor any further on. */
@@ -20,6 +20,8 @@ export interface FullCount {
   counts: Record<Milestone, CountRange>;
   /** Workers newly found dead at this look. */
   dead: CountRange;
+  /** Winged young: they hatched from her pupae, and are none of her workers. */
+  winged: CountRange;
 }
 
 /** All stages counted, each with an upper bound; null otherwise: then nothing can be reckoned. */
@@ -28,11 +30,12 @@ export function fullCount(
   at: Instant,
   entryId: string,
   dead: CountRange = { low: 0, high: 0 },
+  winged: CountRange = { low: 0, high: 0 },
 ): FullCount | null {
   const { eggs, larvae, pupae, workers } = counts;
   if (!eggs || !larvae || !pupae || !workers) return null;
   const all = { eggs, larvae, pupae, workers };
-  return MILESTONES.every((m) => all[m].high !== null) ? { at, entryId, counts: all, dead } : null;
+  return MILESTONES.every((m) => all[m].high !== null) ? { at, entryId, counts: all, dead, winged } : null;
 }
 
 /**
@@ -60,10 +63,22 @@ export function vanishedBetween(before: FullCount, now: FullCount): Vanished | n
  */
 const SURE_UP_TO = 4;
 const COUNT_ERROR = 0.2;
+/** So few are miscounted by one: two eggs, then one, is no loss. Prior. */
+const FEW_ERROR = 1;
+/** Share of workers that die of age in a month: over months a colony may shrink though nothing was eaten. Prior. */
+export const WORKERS_AGE_SHARE = 0.15;
+const MONTH_DAYS = 30;
+
+/** Looks further apart say nothing of what was lost at once, days. Prior. */
+export const AT_ONCE_DAYS = 28;
+
+/** The share of workers that may have died of age between two looks. */
+export const agedShare = (days: number): number => 1 - (1 - WORKERS_AGE_SHARE) ** (days / MONTH_DAYS);
 
 /** A count with its error; a range that the keeper gave holds as it was given. */
 export function blurred({ low, high }: CountRange): { low: number; high: number | null } {
-  if (low !== high || low <= SURE_UP_TO) return { low, high };
+  if (low !== high || low === 0) return { low, high };
+  if (low <= SURE_UP_TO) return { low: low - FEW_ERROR, high: low + FEW_ERROR };
   return { low: Math.floor(low * (1 - COUNT_ERROR)), high: Math.ceil(low * (1 + COUNT_ERROR)) };
 }
 
@@ -71,10 +86,13 @@ export function blurred({ low, high }: CountRange): { low: number; high: number 
 function drop(before: FullCount, now: FullCount, from: number): { low: number; high: number } {
   const sum = (c: FullCount, side: 'low' | 'high') =>
     MILESTONES.slice(from).reduce((total, m) => total + (blurred(c.counts[m])[side] ?? 0), 0);
-  // those found dead are accounted for
+  // those found dead are accounted for, those that hatched winged too, and those that may have died of age
   const { low, high } = now.dead;
+  const hatched = Math.max(0, (now.winged.high ?? Infinity) - before.winged.low);
+  const days = daysBetween(before.at, now.at);
+  const aged = days > AT_ONCE_DAYS ? Math.ceil((before.counts.workers.high ?? 0) * agedShare(days)) : 0;
   return {
-    low: sum(before, 'low') - sum(now, 'high') - (high ?? Infinity),
+    low: sum(before, 'low') - sum(now, 'high') - (high ?? Infinity) - hatched - aged,
     high: sum(before, 'high') - sum(now, 'low') - low,
   };
 }

@@ -62,7 +62,12 @@ describe('ledger', () => {
     const entries = [intake(), look(10, [8, 0, 0, 0]), look(20, [5, 2, 0, 0]), look(30, [0, 0, 0, 0])];
     const known = one(entries, 31);
     expect(known.broodLost).toEqual([
-      { interval: { after: day(20), by: day(30) }, what: 'brood', entryId: (entries[3] as Entry).id },
+      {
+        interval: { after: day(20), by: day(30) },
+        what: 'brood',
+        most: 7,
+        entryId: (entries[3] as Entry).id,
+      },
     ]);
     expect(known.appearances.eggs.interval).toEqual({ after: day(30), by: null });
   });

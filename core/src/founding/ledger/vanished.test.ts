@@ -54,6 +54,20 @@ test('workers that are fewer are told as workers, and those found dead are accou
 
 test('a difference within the error of counting is no loss', () => {
   expect(vanished(look(10, [14, 0, 0, 0]), look(18, [12, 0, 0, 0]))).toEqual([]);
-  // few are counted to the last one
-  expect(vanished(look(10, [4, 0, 0, 0]), look(18, [3, 0, 0, 0]))).toMatchObject([{ low: 1, high: 1 }]);
+  // one egg fewer is a miscount; beyond that few are counted to the last one
+  expect(vanished(look(10, [2, 0, 0, 0]), look(18, [1, 0, 0, 0]))).toEqual([]);
+  expect(vanished(look(10, [4, 0, 0, 0]), look(18, [1, 0, 0, 0]))).toMatchObject([{ low: 3, high: 3 }]);
+});
+
+test('winged young hatched from pupae: they are not lost', () => {
+  const before = look(10, [2, 2, 5, 0]);
+  const winged = (n_: number) =>
+    entry(30, { kind: 'look', eggs: n(2), larvae: n(2), pupae: n(0), workers: n(0), alates: n(n_) });
+  expect(vanished(before, winged(5))).toEqual([]);
+  expect(vanished(before, winged(1))).toMatchObject([{ low: expect.any(Number), what: 'brood' }]);
+});
+
+test('over months workers die of age; within weeks they do not', () => {
+  expect(vanished(look(10, [9, 9, 9, 40]), look(20, [9, 9, 9, 22]))).toMatchObject([{ what: 'workers' }]);
+  expect(vanished(look(0.5, [9, 9, 9, 40]), look(89, [9, 9, 9, 22]))).toEqual([]);
 });

@@ -45,7 +45,7 @@ export function fullCount(
  */
 export function vanishedBetween(before: FullCount, now: FullCount): Vanished | null {
   const all = drop(before, now, 0);
-  if (all.low < 1) return null;
+  if (all.low < LEAST_LOSS) return null;
   const older = drop(before, now, 1);
   const workers = drop(before, now, 3);
   return {
@@ -63,8 +63,8 @@ export function vanishedBetween(before: FullCount, now: FullCount): Vanished | n
  */
 const SURE_UP_TO = 4;
 const COUNT_ERROR = 0.2;
-/** So few are miscounted by one: two eggs, then one, is no loss. Prior. */
-const FEW_ERROR = 1;
+/** Fewer than this many missing are a miscount: two eggs, then one, is no loss. Prior. */
+const LEAST_LOSS = 2;
 /** Share of workers that die of age in a month: over months a colony may shrink though nothing was eaten. Prior. */
 export const WORKERS_AGE_SHARE = 0.15;
 const MONTH_DAYS = 30;
@@ -77,8 +77,7 @@ export const agedShare = (days: number): number => 1 - (1 - WORKERS_AGE_SHARE) *
 
 /** A count with its error; a range that the keeper gave holds as it was given. */
 export function blurred({ low, high }: CountRange): { low: number; high: number | null } {
-  if (low !== high || low === 0) return { low, high };
-  if (low <= SURE_UP_TO) return { low: low - FEW_ERROR, high: low + FEW_ERROR };
+  if (low !== high || low <= SURE_UP_TO) return { low, high };
   return { low: Math.floor(low * (1 - COUNT_ERROR)), high: Math.ceil(low * (1 + COUNT_ERROR)) };
 }
 

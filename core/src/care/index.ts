@@ -14,6 +14,7 @@ export {
   LOOKING_SCHOOLS,
   lookingSchool,
   NEST_SCHOOLS,
+  nestSchoolsFor,
   SPACE_SCHOOLS,
   type GrowthSchool,
   type LookingSchool,

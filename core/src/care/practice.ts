@@ -81,6 +81,7 @@ export const PRACTICE = {
   feederDays: common(10, 'days', 'a sugar feeder; “one to two weeks”'),
   seedsDays: own(28, 'days', 'dry seeds'),
   leavesDays: own(2, 'days', 'fresh leaves for a fungus; what wilts comes out'),
+  overdueDays: own(1, 'days', 'in which what is overdue is done'),
   takeOutWithinHours: own(2, 'hours', 'what is due to come out is taken out within'),
   takeOutSoonHours: own(12, 'hours', 'before its end food that stands is told of'),
   // water
@@ -227,6 +228,7 @@ export const PRACTICE = {
   spaceBestDays: own(7, 'days', 'a foraging space is best given within'),
   spaceSlackDays: own(28, 'days', 'and at the latest'),
   roomFromDays: own(1, 'days', 'a queen that must eat settles before she is given a room to eat in'),
+  homeBeforeWinterDays: own(42, 'days', 'before winter, in which no new home is given that can wait'),
   nestBestDays: own(14, 'days', 'a nest is best joined within'),
   nestSlackDays: own(42, 'days', 'and at the latest'),
   nestOverdueBestDays: own(3, 'days', 'the tube of many is best opened within'),

@@ -1,4 +1,5 @@
 import type { LookingSchoolId, NestSchoolId, SpaceSchoolId } from '../facts';
+import type { KindFigures } from '../species';
 import { figure } from './practice';
 
 export interface LookingSchool {
@@ -71,6 +72,17 @@ export const SPACE_SCHOOLS: readonly GrowthSchool<SpaceSchoolId>[] = [
     because: 'she goes out for food herself',
   },
 ];
+
+/**
+ * The methods of when a nest is due that can be gone by: how they behave is logged by nothing yet, and where all workers are of one size
+ * nobody waits for a large one.
+ */
+export const nestSchoolsFor = (
+  profile: { castes: { value: KindFigures['castes'] } } | null,
+): GrowthSchool<NestSchoolId>[] =>
+  NEST_SCHOOLS.filter(
+    (s) => s.id !== 'behaviour' && !(s.id === 'first-major' && profile?.castes.value === 'alike'),
+  );
 
 /** The methods of when a nest is due. Common practice, no source. */
 export const NEST_SCHOOLS: readonly GrowthSchool<NestSchoolId>[] = [

@@ -1,5 +1,6 @@
 import { addDays, latest, msOf, type Instant, type Phrase } from '../quantity';
 import type { Case } from './case';
+import { figure } from './practice';
 import type { Pressure } from './pressure';
 
 /** One reason of a verdict. */
@@ -148,7 +149,8 @@ export const verdict = (
 });
 
 /**
- * The window of a deed, from now on: what is overdue begins now, is best now and ends today at the latest.
+ * The window of a deed, from now on: what is overdue begins now, is best now and is done by tomorrow, for a window without length meets
+ * no day on which anybody comes.
  * @param from when it may be done, `best` and `to` when it should and must
  */
 export function ask(
@@ -159,7 +161,11 @@ export function ask(
   { obligatory = true, timer = false }: { obligatory?: boolean; timer?: boolean } = {},
 ): Ask {
   const notBefore = latest(from, c.now) as Instant;
-  const notAfter = latest(to, notBefore) as Instant;
+  const overdue = msOf(to) <= msOf(c.now);
+  const notAfter = latest(
+    overdue && !timer ? addDays(c.now, figure('overdueDays')) : to,
+    notBefore,
+  ) as Instant;
   const middle = msOf(best) < msOf(notBefore) ? notBefore : msOf(best) > msOf(notAfter) ? notAfter : best;
   return { task, notBefore, best: middle, notAfter, obligatory, says, timer };
 }

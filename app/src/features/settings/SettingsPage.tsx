@@ -1,4 +1,4 @@
-import { LOOKING_SCHOOLS, NEST_SCHOOLS, SPACE_SCHOOLS } from '@gentle-burrow/core/care';
+import { LOOKING_SCHOOLS, nestSchoolsFor, SPACE_SCHOOLS } from '@gentle-burrow/core/care';
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { put } from '@/data/outbox';
 import { useSettings, useSettingsKnown } from '@/data/queries';
@@ -82,7 +82,7 @@ function Decisions() {
       </Words>
       <Choice
         label="When a nest is given"
-        options={NEST_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+        options={nestSchoolsFor(null).map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
         value={settings.nestSchool}
         onChange={(nestSchool) => decide({ nestSchool })}
       />

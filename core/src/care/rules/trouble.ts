@@ -17,7 +17,7 @@ import {
 } from '../verdict';
 import { againAfter } from './again';
 import { byHandNow } from './moving';
-import { freshOne } from './tube-fault';
+import { newHome, newHomeTask } from './home';
 
 /** What is done about it, the least first. */
 const MEASURES = ['watch', 'clean', 'offer', 'offer now', 'move now', 'force'] as const;
@@ -99,7 +99,7 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
         measure: 'move now',
         says: [
           c.tube
-            ? 'Her cell is flooded: she and her brood may drown. Stand the tube with its mouth a little higher, keep heat from the water end, and offer a dry, fresh tube now.'
+            ? `Her cell is flooded: she and her brood may drown. Stand the tube with its mouth a little higher, keep heat from the water end, and offer a dry ${newHome(c)} now.`
             : `Her ${home} is flooded: she and her brood may drown. Soak the water up with cotton without chasing her, and offer a dry home now.`,
         ],
       };
@@ -109,7 +109,7 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
         measure: 'offer now',
         says: [
           ...phrase`Her water is black since ${{ date: since }}: something rots in it.`,
-          ` Offer a ${freshOne(c)} now, joined to her home, dark and moist.`,
+          ` Offer a ${newHome(c)} now, joined to her home, dark and moist.`,
         ],
       };
     case 'brown-water':
@@ -118,7 +118,7 @@ function weigh(c: Case, { what, since, entryId }: Case['known']['troubles'][numb
         measure: 'offer',
         says: [
           ...phrase`Her water is brown since ${{ date: since }}: often only what cotton gives off.`,
-          ` Make a ${freshOne(c)} ready and offer it in these weeks; the move itself may take weeks.`,
+          ` Make a ${newHome(c)} ready and offer it in these weeks; the move itself may take weeks.`,
         ],
       };
     case 'dirt':
@@ -166,7 +166,7 @@ function farMould(c: Case): Weighed[] {
           ...(mouldGrew
             ? phrase`The mould away from her brood has grown by ${{ date: mouldGrew.at }}`
             : ['There is much mould, though away from her brood']),
-          `: offer a ${freshOne(c)} before it reaches her.`,
+          `: offer a ${newHome(c)} before it reaches her.`,
         ],
       },
     ];
@@ -200,7 +200,7 @@ function freshHome(c: Case, { measure, says, evidence }: Weighed, moves: boolean
         : figure('brownWaterDays');
   const to = addDays(seen, days);
   const by = msOf(to) < msOf(c.now) ? c.now : to;
-  return [ask(c, 'fresh-home', [c.now, c.now, by], says)];
+  return [ask(c, newHomeTask(c), [c.now, c.now, by], says)];
 }
 
 /** Taken out at a feed, since that opens it anyway. */

@@ -2,11 +2,12 @@ import { addDays, daysBetween, phrase, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, type Criterion } from '../verdict';
+import { newHome, newHomeTask } from './home';
 
 /** A fault seen in her tube that is acted on whatever the method of looking says. */
 interface Fault {
   id: 'plug' | 'mould';
-  task: 'plug' | 'fresh-home';
+  task: 'plug' | 'fresh-home' | 'nest';
   answer: string;
   /** What it is, and what helps at once. */
   aid: Phrase;
@@ -16,9 +17,6 @@ interface Fault {
   /** Nothing but a fresh tube mends it. */
   needsFresh?: boolean;
 }
-
-/** What she is offered instead of a home with a fault: another of what she lives in. */
-export const freshOne = ({ tube }: Case): string => (tube ? 'fresh tube' : 'fresh home');
 
 /** What in her home is acted on now; null when nothing is. */
 export function tubeFault(c: Case): Fault | null {
@@ -31,7 +29,7 @@ export function tubeFault(c: Case): Fault | null {
       answer: 'no: it leaks',
       ...told(
         'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.',
-        ' Offer a dry, fresh tube now.',
+        ` Offer a dry ${newHome(c)} now.`,
       ),
       entryId: front.entryId,
       needsFresh: true,
@@ -43,7 +41,7 @@ export function tubeFault(c: Case): Fault | null {
       answer: 'no: the plug is dry',
       ...told(
         'The inner plug has gone dry: she has no water. Tap the water against it, gently.',
-        ' If it stays dry, offer a fresh tube now.',
+        ` If it stays dry, offer a ${newHome(c)} now.`,
       ),
       entryId: front.entryId,
     };
@@ -53,7 +51,7 @@ export function tubeFault(c: Case): Fault | null {
       task: 'plug',
       answer: 'no: the plug is soaked',
       aid: [SOAKED, MOP],
-      says: [SOAKED, ' Is the floor wet? Then offer a dry, fresh tube now.', MOP],
+      says: [SOAKED, ` Is the floor wet? Then offer a dry ${newHome(c)} now.`, MOP],
       entryId: front.entryId,
     };
   const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
@@ -63,15 +61,15 @@ export function tubeFault(c: Case): Fault | null {
     const waited = daysBetween(mouldNear.since, now) >= patience;
     return {
       id: 'mould',
-      task: 'fresh-home',
+      task: newHomeTask(c),
       answer: 'no: mould near the brood',
       aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
       says: waited
         ? [
-            `Mould has stood near the brood for more than a week. If she has not moved into a ${freshOne(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
+            `Mould has stood near the brood for more than a week. If she has not moved into a ${newHome(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
           ]
         : [
-            `Mould grows toward the brood. Offer a ${freshOne(c)} joined to her home now, dark and moist, with a small gap for air.`,
+            `Mould grows toward the brood. Offer a ${newHome(c)} joined to her home now, dark and moist, with a small gap for air.`,
             ...phrase` Judge it again on ${{ date: turn }}.`,
           ],
       entryId: mouldNear.entryId,

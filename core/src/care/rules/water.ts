@@ -15,6 +15,8 @@ import {
   type Rule,
   type Verdict,
 } from '../verdict';
+import { newHomeTask, nextHome, type NextHome } from './home';
+import { linesTellLittle, plugSeenRight } from './line';
 import { mould, tubeFault } from './tube-fault';
 import { inBody, wateringAsks } from './watering';
 
@@ -33,7 +35,9 @@ function inTube(c: InTube): Verdict {
   const daysLeft = dry === null ? null : daysBetween(c.now, dry);
   const criteria = [supply(c, daysLeft), ...plug(c), ...mould(c), ...rise(c), ...pace(c)];
   const common = { id: 'water', question: 'Does her tube hold?', criteria } as const;
-  const fresh = freshHome(c);
+  const next = nextHome(c);
+  // no second new home is asked for, nor one in the weeks before winter that can wait
+  const fresh = freshHome(c).filter((a) => mayAsk(c, next, a));
   const reading = readFirst(c);
   // a plug that was seen wet as it should be answers the question already
   const plugSeen = c.known.wetFront?.at === c.known.waterReadings.at(-1)?.at;
@@ -71,11 +75,11 @@ function inTube(c: InTube): Verdict {
         ...(fault.task === 'fresh-home'
           ? []
           : fault.needsFresh
-            ? [askNow(c, 'fresh-home', fault.says)]
+            ? [askNow(c, newHomeTask(c), fault.says)]
             : fresh),
       ],
     });
-  if (c.wintering) return verdict({ ...common, ...inTheCold(c, daysLeft) });
+  if (c.wintering) return verdict({ ...common, asks: fresh, ...inTheCold(c, daysLeft) });
   const { drinksElsewhereUntil: drinks } = c;
   const drinksOn = drinks !== null && daysBetween(c.now, drinks) > figure('freshHomeLateDays');
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays') && drinks !== null && drinksOn)
@@ -93,6 +97,18 @@ function inTube(c: InTube): Verdict {
   const first = readSoon(c);
   if (first && daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
     return verdict({ ...common, ...first });
+  if (next.is === 'nest' && daysLeft !== null && daysLeft <= figure('freshHomeEarlyDays'))
+    return verdict({
+      ...common,
+      answer: 'until they have a nest',
+      says: [
+        ...(odd ? [...odd.says, ' '] : []),
+        ...range(c),
+        ' Open a nest for them rather than another tube.',
+      ],
+      pressure: 'soon',
+      asks: reading,
+    });
   if (daysLeft !== null && daysLeft <= figure('freshHomeLateDays'))
     return verdict({
       ...common,
@@ -114,7 +130,9 @@ function inTube(c: InTube): Verdict {
         ...(odd ? [...odd.says, ' '] : []),
         ...range(c),
         ...(reading.length > 0 ? [READ_FIRST] : []),
-        ' Have a fresh tube ready and offer it in these weeks.',
+        fresh.length > 0
+          ? ' Have a fresh tube ready and offer it in these weeks.'
+          : ' Winter is near: a fresh tube comes before the cold, or not until spring.',
       ],
       pressure: 'soon',
       asks: [...fresh, ...reading],
@@ -146,28 +164,17 @@ function inTube(c: InTube): Verdict {
   });
 }
 
-/** The plug was seen wet as it should be within the week: then she is not thirsty now. */
-export const plugSeenRight = ({
-  known: { wetFront },
-  now,
-}: Case): NonNullable<Case['known']['wetFront']> | null =>
-  wetFront !== null &&
-  (wetFront.value === 'right' || wetFront.value === 'at-face') &&
-  daysBetween(wetFront.at, now) <= figure('freshLineDays')
-    ? wetFront
-    : null;
+/** In the weeks before winter and in it only what can wait until she is awake is planned; beside a nest nothing is. */
+function mayAsk({ winter }: InTube, next: NextHome, { notBefore }: Ask): boolean {
+  if (next.is === 'fresh') return true;
+  if (next.is !== 'stay') return false;
+  return next.why === 'fine' || (winter !== null && msOf(notBefore) >= msOf(winter.wakeFrom));
+}
 
-/**
- * By reckoning alone her water may end, and something speaks against an alarm: her plug was seen right within the week, or nobody has
- * ever read her line and it is likelier that there is water. Then the line is read soon. A line that was read to fall like a leak is one.
- */
+/** What is asked where the lines tell little: the line itself, kindly. */
 function readSoon(c: InTube): Said | null {
+  if (!linesTellLittle(c)) return null;
   const right = plugSeenRight(c);
-  const { pace: read, dryAt } = c.water;
-  if (read && read.low >= figure('leakTimes')) return null;
-  const never = c.known.waterReadings.length === 0;
-  const likely = dryAt.p50 === null || msOf(dryAt.p50) > msOf(c.now);
-  if (!right && !(never && likely)) return null;
   const says: Phrase = right
     ? [
         ...phrase`Read her water line this week. Her plug was wet as it should be on ${{ date: right.at }}, so she has water now. `,

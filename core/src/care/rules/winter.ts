@@ -13,6 +13,7 @@ import { northMonth, phaseOf, WINTER_TEMP_C, winterAround, winterRange, type Win
 import { listed, MILESTONE_WORDS } from '../../words';
 import { nounOf, underWay } from '../../housing';
 import { planBegun, type Case } from '../case';
+import { nextHome } from './home';
 import { figure } from '../practice';
 import { gradualSteps, stepsPhrase } from '../winter-steps';
 import {
@@ -364,7 +365,7 @@ function waterCriterion(c: Case, w: Winter): Criterion {
 
 /** A fresh tube before the cold, since a move in the cold fails. */
 function waterBefore(c: Case, w: Winter): Ask[] {
-  if (lastsInTheCold(c, w) || underWay(c.move)) return [];
+  if (lastsInTheCold(c, w) || underWay(c.move) || nextHome(c).is === 'nest') return [];
   return [
     ask(
       c,

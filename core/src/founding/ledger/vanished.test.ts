@@ -68,6 +68,6 @@ test('winged young hatched from pupae: they are not lost', () => {
 });
 
 test('over months workers die of age; within weeks they do not', () => {
-  expect(vanished(look(10, [9, 9, 9, 40]), look(20, [9, 9, 9, 22]))).toMatchObject([{ what: 'workers' }]);
-  expect(vanished(look(0.5, [9, 9, 9, 40]), look(89, [9, 9, 9, 22]))).toEqual([]);
+  expect(vanished(look(10, [0, 0, 0, 40]), look(20, [0, 0, 0, 22]))).toMatchObject([{ what: 'workers' }]);
+  expect(vanished(look(0.5, [0, 0, 0, 40]), look(89, [0, 0, 0, 22]))).toEqual([]);
 });

@@ -1,13 +1,14 @@
-import type { SpaceSchoolId } from '../../facts';
-import { isShut, nounOf, standing } from '../../housing';
-import { addDays, daysBetween, msOf, phrase } from '../../quantity';
-import { countedRange } from '../../words';
-import type { Case } from '../case';
-import { narrowerThan } from '../gap';
-import { figure } from '../practice';
-import { SPACE_SCHOOLS, type GrowthSchool } from '../schools';
-import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
-import { hasForagingRoom, isRoom } from './food';
+import type { SpaceSchoolId } from '../../../facts';
+import { isShut, nounOf, standing, type PartNow } from '../../../housing';
+import { addDays, daysBetween, msOf, phrase } from '../../../quantity';
+import { countedRange } from '../../../words';
+import type { Case } from '../../case';
+import { narrowerThan } from '../../gap';
+import { figure } from '../../practice';
+import { SPACE_SCHOOLS, type GrowthSchool } from '../../schools';
+import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../../verdict';
+import { hasForagingRoom, isRoom } from '../food';
+import { spaceWaits } from './next';
 import {
   answerOf,
   asCriterion,
@@ -25,7 +26,7 @@ const QUESTION = 'Is it time for a foraging space?';
 const safety = ({ part, profile }: Case): string =>
   `Small, with a vented lid and a tested barrier${
     profile.climbsGlass.value ? '' : ', though clean glass mostly holds her kind'
-  }; the ${nounOf(part)} stays her home, its mouth narrowed. No gap and no mesh as wide as ${narrowerThan(profile)}.`;
+  }${part.kind === 'nest' ? '' : `; the ${nounOf(part)} stays her home, its mouth narrowed`}. No gap and no mesh as wide as ${narrowerThan(profile)}.`;
 
 /** Is it time for a foraging space? Every method side by side. */
 export const space: Rule = (c) => {
@@ -44,6 +45,19 @@ export const space: Rule = (c) => {
   } as const;
   // a queen that must eat is fed through a room of her own: a meal of which nobody says where tells that there is one
   const has = hasForagingRoom(c) || (must && c.known.offers.some((o) => o.spot === null));
+  const mesh = wideMesh(c);
+  if (mesh && c.workers && !c.wintering) {
+    const says = [
+      `Cover or replace the mesh of her ${nounOf(mesh.part)} now. Workers can walk through it: it must be narrower than ${narrowerThan(c.profile)}.`,
+    ];
+    return verdict({
+      ...common,
+      answer: 'its mesh is too wide',
+      says,
+      pressure: 'soon',
+      asks: [ask(c, 'space', [c.now, c.now, addDays(c.now, figure('moveStepDays'))], says)],
+    });
+  }
   if (has)
     return verdict({
       ...common,
@@ -61,7 +75,19 @@ export const space: Rule = (c) => {
       answer: 'not in winter',
       says: ['Not in winter: give it when she is awake again.'],
     });
-  const full = fullTo(c, figure('tubeFullShare')).state === 'met';
+  const waits = spaceWaits(c);
+  if (waits)
+    return verdict({
+      ...common,
+      answer: waits === 'nest' ? 'with the nest' : 'after the move',
+      says: [
+        waits === 'nest'
+          ? 'Set up a small foraging space together with the nest and connect it: refuse must get out of a nest.'
+          : 'Wait until they have moved, then give them a foraging space.',
+      ],
+    });
+  const inNest = c.part.kind === 'nest';
+  const full = inNest || fullTo(c, figure('tubeFullShare')).state === 'met';
   if (mine.state === 'met' || full) {
     const from = must ? addDays(c.known.intake?.at ?? c.now, figure('roomFromDays')) : c.now;
     const says = [
@@ -69,7 +95,9 @@ export const space: Rule = (c) => {
         ? `Her ${nounOf(shut.part)} stands joined, and the way into it is shut: open it. `
         : must
           ? 'She must eat while she founds, so she needs a small room to eat in from the start: a divided tube or a small joined chamber. '
-          : 'Give a small foraging space. ',
+          : inNest
+            ? 'Connect a small foraging space to the nest: a colony in a nest always needs one, for its food and its refuse. '
+            : 'Give a small foraging space. ',
       safety(c),
     ];
     const open = msOf(from) <= msOf(c.now);
@@ -104,6 +132,13 @@ export const space: Rule = (c) => {
     until: mine.until,
   });
 };
+
+/** A part she can reach whose mesh lets her smallest workers out. */
+const wideMesh = (c: Case): PartNow | undefined =>
+  standing(c.housing).find(
+    ({ part }) =>
+      part.kind !== 'tube' && part.meshMm !== null && part.meshMm >= c.profile.workerHeadMm.value.low,
+  );
 
 function judge(c: Case, school: GrowthSchool<SpaceSchoolId>): Judged<SpaceSchoolId> {
   const range = c.workers?.range ?? { low: 0, high: 0 };

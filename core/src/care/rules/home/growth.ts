@@ -1,10 +1,10 @@
-import { bodyFloorMm2 } from '../../facts';
-import { nounOf, openShare, partOf } from '../../housing';
-import { msOf, type CountRange, type Instant, type Phrase } from '../../quantity';
-import type { Case } from '../case';
-import { figure } from '../practice';
-import type { GrowthSchool } from '../schools';
-import { COMMON_PRACTICE, criterion, OWN_PRIOR, type Criterion, type SchoolView } from '../verdict';
+import { bodyFloorMm2 } from '../../../facts';
+import { nounOf, openShare, partOf } from '../../../housing';
+import { msOf, type CountRange, type Instant, type Phrase } from '../../../quantity';
+import type { Case } from '../../case';
+import { figure } from '../../practice';
+import type { GrowthSchool } from '../../schools';
+import { COMMON_PRACTICE, criterion, OWN_PRIOR, type Criterion, type SchoolView } from '../../verdict';
 
 /** What one method makes of a colony. */
 export interface Judged<Id> {
@@ -68,14 +68,25 @@ function openFloorMm2({ part, housing }: Case): number {
   return (Math.PI / 2) * part.boreMm * Math.max(1, cellMm);
 }
 
+/** How long her workers are: the first are the smallest of their kind, and with later batches they grow to its middle. Prior. */
+function lengthOfWorkers(
+  { workerLengthMm: { value: length }, firstBatch: { value: batch } }: Case['profile'],
+  { low, high }: CountRange,
+): number {
+  const middle = (length.low + length.high) / 2;
+  const few = batch.high;
+  const count = ((high ?? low) + low) / 2;
+  const grown = Math.min(1, Math.max(0, (count - few) / (3 * few)));
+  return length.low + grown * (middle - length.low);
+}
+
 /** Share of the floor of her cell that the workers take, at least and at most; how a worker is reckoned is a prior. */
 export function floorTaken(c: Case): { low: number; high: number } | null {
   if (!c.workers) return null;
   const { profile } = c;
   const floorMm2 = openFloorMm2(c);
-  const { low, high } = profile.workerLengthMm.value;
-  const need = figure('roomAWorker') * ((low + high) / 2) ** 2;
   const { range } = c.workers;
+  const need = figure('roomAWorker') * lengthOfWorkers(profile, range) ** 2;
   return { low: (range.low * need) / floorMm2, high: ((range.high ?? range.low * 1.5) * need) / floorMm2 };
 }
 

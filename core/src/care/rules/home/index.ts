@@ -1,0 +1,3 @@
+export { nest } from './nest';
+export { newHome, newHomeTask, nextHome, type NextHome } from './next';
+export { space } from './space';

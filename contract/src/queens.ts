@@ -38,6 +38,8 @@ export const queenPatchSchema = z
     label: queenSchema.shape.label,
     batch: z.string().trim().max(60),
     lookingSchool: queenSchema.shape.lookingSchool.unwrap(),
+    lightSchool: queenSchema.shape.lightSchool.unwrap(),
+    patienceSchool: queenSchema.shape.patienceSchool.unwrap(),
   })
   .partial()
   .strict();

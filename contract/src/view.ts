@@ -293,6 +293,7 @@ export const askSchema = z.object({
   obligatory: z.boolean(),
   says: phraseSchema,
   timer: z.boolean(),
+  ready: z.array(z.string()).readonly().optional().describe('What is made ready for it, where that depends on her'),
 });
 
 const verdict = z.object({

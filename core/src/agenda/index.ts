@@ -1,2 +1,2 @@
 export { planVisits, type KeeperCalendar, type Visit, type VisitPlan, type Window } from './visits';
-export { dueAt, PREPARE, type Due } from './windows';
+export { dueAt, PREPARE, prepareFor, type Due } from './windows';

@@ -24,6 +24,10 @@ export const PREPARE: Record<Task, readonly string[]> = {
   nest: ['a small nest', 'a joint that fits', 'a barrier'],
 };
 
+/** What to have ready for a deed: by what she lives on where that decides, else what it always needs. */
+export const prepareFor = ({ task, ready }: Pick<Ask, 'task' | 'ready'>): readonly string[] =>
+  ready ?? PREPARE[task];
+
 /** The deeds of a row of the shelf, with whose they are. */
 export function dueAt(row: { queen: { id: string }; part: { id: string }; due: readonly Ask[] }): Due[] {
   return row.due.map((d) => ({

@@ -1,8 +1,11 @@
 import {
   asTube,
+  DEFAULT_SETTINGS,
   type HomePart,
+  type LightSchoolId,
   type LookingSchoolId,
   type NestSchoolId,
+  type PatienceSchoolId,
   type Place,
   type SpaceSchoolId,
   type TubeHome,
@@ -41,9 +44,9 @@ import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from 
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
 import { placeTemperature, roomsOfStays, temperatureAt, wintersAt, type Room } from '../warmth';
-import { peaceOf, type Peace } from './disturbance';
+import { peaceOf, type Peace } from './peace';
 import { figure } from './practice';
-import { lookingSchool, type LookingSchool } from './schools';
+import { lookingSchool, patienceDaysOf, type LookingSchool } from './schools';
 
 /** What a case is made from. */
 export interface CaseInput {
@@ -63,6 +66,8 @@ export interface CaseInput {
   lookingSchool: LookingSchoolId;
   spaceSchool?: SpaceSchoolId;
   nestSchool?: NestSchoolId;
+  lightSchool?: LightSchoolId;
+  patienceSchool?: PatienceSchoolId;
   hemisphere?: Hemisphere;
   zone?: Zone;
   now: Instant;
@@ -124,6 +129,9 @@ export interface Case {
   looking: LookingSchool;
   spaceSchool: SpaceSchoolId;
   nestSchool: NestSchoolId;
+  lightSchool: LightSchoolId;
+  /** Days that each step of a move is given; null: as long as it takes. */
+  patienceDays: number | null;
   /** Her own or her host's, as last counted, less the dead found since; null when there are none. */
   workers: { range: CountRange; at: Instant; entryId: string } | null;
   /** There were workers and there are none any more: the last count of them; null when none ever came, or there are some. */
@@ -133,6 +141,8 @@ export interface Case {
   phase: Phase;
   /** She stands in the cold of winter, on purpose. */
   wintering: boolean;
+  /** Until about when; null when she does not winter now. */
+  wintersUntil: Instant | null;
   /** Her winter as it was planned, until some time after its end; null when none is. */
   plan: QueenLedger['winterPlan'];
   /** How warm the places of that plan are, as they were measured or else told: the cold one when she comes there, the other when she is warmed. */
@@ -173,6 +183,9 @@ export function caseOf(input: CaseInput): Case {
   const plan = planOf(known, now);
   const planned =
     (place.winter !== null && msOf(place.winter.until) > msOf(now)) || planBegun(plan, place, now);
+  const wintering = wintersAt(profile, tempC, planned, phase);
+  const wakes = [plan?.until, place.winter?.until, winter.wake].find((at) => at && msOf(at) > msOf(now));
+  const wintersUntil = wintering ? (wakes ?? null) : null;
   return {
     now,
     zone,
@@ -199,14 +212,17 @@ export function caseOf(input: CaseInput): Case {
     looking,
     spaceSchool: input.spaceSchool ?? 'about-fifteen',
     nestSchool: input.nestSchool ?? 'count',
+    lightSchool: input.lightSchool ?? DEFAULT_SETTINGS.lightSchool,
+    patienceDays: patienceDaysOf(input.patienceSchool ?? DEFAULT_SETTINGS.patienceSchool),
     workers,
     workersGone,
     winter: profile.winters.value ? winter : null,
     phase: profile.winters.value ? phase : 'growing',
-    wintering: wintersAt(profile, tempC, planned, phase),
+    wintering,
+    wintersUntil,
     plan,
     planC: plan && planC(plan, rooms, now),
-    peace: peaceOf(known, ahead, looking, fedThroughout(eating), now),
+    peace: peaceOf({ known, ahead, mustEat: fedThroughout(eating), wintersUntil, now }, looking),
   };
 }
 

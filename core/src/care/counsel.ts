@@ -3,7 +3,7 @@ import type { Watering } from '../housing';
 import { dayOf, earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { EVENT_WORDS } from '../words';
 import { caseOf, type Case, type CaseInput } from './case';
-import type { Peace } from './disturbance';
+import type { Peace } from './peace';
 import { RULES } from './rules';
 import { pressureRank, type Pressure } from './pressure';
 import { READING_ORDER, VERDICT_IDS, type Ask, type Verdict } from './verdict';

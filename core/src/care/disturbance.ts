@@ -1,6 +1,6 @@
 import type { Outlook, QueenLedger } from '../founding';
 import type { Disturbance } from '../log';
-import { addDays, DAY_MS, daysBetween, instantOf, latest, msOf, type Instant } from '../quantity';
+import { addDays, DAY_MS, daysBetween, instantOf, msOf, type Instant } from '../quantity';
 import { figure, type PracticeId } from './practice';
 import type { LookingSchool } from './schools';
 
@@ -21,25 +21,7 @@ const WEIGHTS: Record<Disturbance, PracticeId> = {
   'by-hand': 'weightByHand',
 };
 
-/** The one account of what she has been put through, and of when she may be looked at again. */
-export interface Peace {
-  /** In looks, over the last four weeks. */
-  spent: number;
-  /** Looks that the keeper's method allows in four weeks; null for hands off, which goes by a date. */
-  allowed: number | null;
-  /** From then on a look costs her little; null when it does so now. */
-  nextFree: Instant | null;
-  /** Disturbances a week up to the last one, in looks, feeding a queen that must eat left out. */
-  perWeek: number;
-  /** Looks since she was taken in. */
-  looks: number;
-  /** More than is good for her, and lately. */
-  restless: boolean;
-  lastAt: Instant | null;
-  evidence: string[];
-}
-
-interface Opening {
+export interface Opening {
   at: Instant;
   weight: number;
   entryId: string;
@@ -54,7 +36,7 @@ export function weightOf(kind: Disturbance, mustEat: boolean): number {
 }
 
 /** Entries of one visit are one opening, as heavy as the heaviest: a look on the way costs nothing extra. */
-function openings(known: QueenLedger, mustEat: boolean): Opening[] {
+export function openings(known: QueenLedger, mustEat: boolean): Opening[] {
   const list: Opening[] = [];
   for (const { kind, at, entryId } of known.disturbances) {
     const weight = weightOf(kind, mustEat);
@@ -69,7 +51,7 @@ function openings(known: QueenLedger, mustEat: boolean): Opening[] {
 }
 
 /** Disturbances a week, in looks, over the four weeks before a moment; over two weeks at the least. */
-function perWeekAt(felt: readonly Opening[], at: Instant, intake: Instant | null): number {
+export function perWeekAt(felt: readonly Opening[], at: Instant, intake: Instant | null): number {
   const from = msOf(at) - figure('periodDays') * DAY_MS;
   const sum = felt
     .filter((o) => msOf(o.at) > from && msOf(o.at) <= msOf(at))
@@ -79,11 +61,11 @@ function perWeekAt(felt: readonly Opening[], at: Instant, intake: Instant | null
 }
 
 /** Openings that tell of restlessness: not being taken in, nor the feeds of a queen that must eat, nor water. */
-const feltOf = (list: readonly Opening[], mustEat: boolean): Opening[] =>
+export const feltOf = (list: readonly Opening[], mustEat: boolean): Opening[] =>
   list.filter((o) => !o.isIntake && !o.isWater && !(mustEat && o.isFeed));
 
 /** Disturbed more than once a week up to the last time: then four weeks of quiet are asked for. */
-function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant | null): boolean {
+export function isRestless(list: readonly Opening[], mustEat: boolean, intake: Instant | null): boolean {
   const felt = feltOf(list, mustEat);
   const last = felt[felt.length - 1];
   return last !== undefined && perWeekAt(felt, last.at, intake) > figure('restlessPerWeek');
@@ -103,48 +85,18 @@ function quietUntil(list: readonly Opening[], everyDays: number, restless: boole
   return instantOf(asked.reduce((a, b) => Math.max(a, b), calm));
 }
 
-/** From when on a look is free by a method; null when it always was. */
-export function freeFrom(
-  known: QueenLedger,
-  ahead: Outlook | null,
+/** When the quiet that a method asks for after all disturbances is over, and what disturbed her last; null when nothing has. */
+export function quietOf(
+  { known, ahead, mustEat }: { known: QueenLedger; ahead: Outlook | null; mustEat: boolean },
   school: LookingSchool,
-  mustEat: boolean,
-): Instant | null {
+): { until: Instant | null; last: Instant } | null {
   const list = openings(known, mustEat);
-  const settled = known.intake ? addDays(known.intake.at, figure('settleDays')) : null;
-  const workers = ahead?.events.workers;
   const last = list[list.length - 1]?.at;
-  let quiet: Instant | null;
+  if (last === undefined) return null;
+  const workers = ahead?.events.workers;
+  if (workers?.status === 'seen') return { until: quietUntil(list, figure('withWorkersDays'), false), last };
+  if (school.everyDays === null)
+    return { until: workers?.band.p50 ?? addDays(last, figure('openWaitDays')), last };
   const restless = isRestless(list, mustEat, known.intake?.at ?? null);
-  if (workers?.status === 'seen') quiet = quietUntil(list, figure('withWorkersDays'), false);
-  else if (school.everyDays !== null) quiet = quietUntil(list, school.everyDays, restless);
-  else quiet = last ? (workers?.band.p50 ?? addDays(last, figure('openWaitDays'))) : null;
-  return latest(settled, quiet, known.restUntil?.until);
-}
-
-export function peaceOf(
-  known: QueenLedger,
-  ahead: Outlook | null,
-  school: LookingSchool,
-  mustEat: boolean,
-  now: Instant,
-): Peace {
-  const list = openings(known, mustEat);
-  const recent = list.filter((o) => msOf(now) - msOf(o.at) < figure('periodDays') * DAY_MS);
-  const spent = recent.reduce((sum, o) => sum + o.weight, 0);
-  const free = freeFrom(known, ahead, school, mustEat);
-  const felt = feltOf(list, mustEat);
-  const intake = known.intake?.at ?? null;
-  const last = felt[felt.length - 1]?.at ?? null;
-  const quietDays = last === null ? Infinity : daysBetween(last, now);
-  return {
-    spent,
-    allowed: school.everyDays === null ? null : figure('periodDays') / school.everyDays,
-    nextFree: free !== null && msOf(free) > msOf(now) ? free : null,
-    perWeek: last === null ? 0 : perWeekAt(felt, last, intake),
-    looks: known.looksSpent,
-    restless: isRestless(list, mustEat, intake) && quietDays < figure('mostQuietDays'),
-    lastAt: list[list.length - 1]?.at ?? null,
-    evidence: felt.slice(-3).map((o) => o.entryId),
-  };
+  return { until: quietUntil(list, school.everyDays, restless), last };
 }

@@ -2,8 +2,9 @@ export { narrowerThan } from './gap';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
 export { caseOf, planBegun, type Case, type CaseInput, type Eating } from './case';
 export { counsel, type Counsel } from './counsel';
-export { weightOf, type Peace } from './disturbance';
+export { weightOf } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';
+export type { Peace } from './peace';
 export { figure, PRACTICE, type PracticeFigure, type PracticeId } from './practice';
 export { PLACE_ALARM_IDS, placeAlarms, type PlaceAlarm, type ProbeWatched } from './place-alarms';
 export { PRESSURES, type Pressure } from './pressure';
@@ -11,10 +12,12 @@ export { practiceTable } from './practice-table';
 export { FINDING_ADVICE, QUARANTINE_DAYS, type FindingAdvice } from './rules/health';
 export { SILENCE_CAUSES, weighSilence, type SilenceCause, type WeighedCause } from './rules/silence';
 export {
+  LIGHT_SCHOOLS,
   LOOKING_SCHOOLS,
   lookingSchool,
   NEST_SCHOOLS,
   nestSchoolsFor,
+  PATIENCE_SCHOOLS,
   SPACE_SCHOOLS,
   type GrowthSchool,
   type LookingSchool,

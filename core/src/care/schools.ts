@@ -1,4 +1,4 @@
-import type { LookingSchoolId, NestSchoolId, SpaceSchoolId } from '../facts';
+import type { LightSchoolId, LookingSchoolId, NestSchoolId, PatienceSchoolId, SpaceSchoolId } from '../facts';
 import type { KindFigures } from '../species';
 import { figure } from './practice';
 
@@ -37,6 +37,10 @@ export function lookingSchool(id: LookingSchoolId): LookingSchool {
   return LOOKING_SCHOOLS.find((s) => s.id === id) ?? (LOOKING_SCHOOLS[1] as LookingSchool);
 }
 
+/** Null: as long as it takes. */
+export const patienceDaysOf = (id: PatienceSchoolId): number | null =>
+  PATIENCE_SCHOOLS.find((s) => s.id === id)?.days ?? null;
+
 export interface GrowthSchool<Id> {
   id: Id;
   name: string;
@@ -70,6 +74,53 @@ export const SPACE_SCHOOLS: readonly GrowthSchool<SpaceSchoolId>[] = [
     name: 'From the start',
     says: 'From the first week, for queens that must eat.',
     because: 'she goes out for food herself',
+  },
+];
+
+/** When the old home is lit in a move. Common practice, no source. */
+export const LIGHT_SCHOOLS: readonly GrowthSchool<LightSchoolId>[] = [
+  {
+    id: 'at-once',
+    name: 'Lit at once',
+    says: 'The old home in indirect daylight and the new one dark from the first hour.',
+    because: 'ants leave a lit home for a dark one',
+  },
+  {
+    id: 'offer-first',
+    name: 'Offered in the dark first',
+    says: 'Both dark; the old one is lit when your patience is over.',
+    because: 'those who move by themselves are not disturbed',
+  },
+  {
+    id: 'never',
+    name: 'Never lit',
+    says: 'Both stay dark, however long it takes.',
+    because: 'light is stress for a queen and her brood',
+  },
+];
+
+/** How long each step of a move is given. Common practice, no source. */
+export const PATIENCE_SCHOOLS: readonly (GrowthSchool<PatienceSchoolId> & { days: number | null })[] = [
+  {
+    id: 'week',
+    name: 'A week at most',
+    says: 'A week for each step.',
+    because: 'most colonies that will move do so within days',
+    days: figure('weekPatienceDays'),
+  },
+  {
+    id: 'two-weeks',
+    name: 'Two weeks',
+    says: 'Two weeks for each step.',
+    because: 'many colonies dawdle',
+    days: figure('offerDays'),
+  },
+  {
+    id: 'as-long-as-it-takes',
+    name: 'As long as it takes',
+    says: 'No step is forced while nothing presses.',
+    because: 'a move that is not forced costs nothing',
+    days: null,
   },
 ];
 

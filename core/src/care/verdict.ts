@@ -48,26 +48,28 @@ export const VERDICT_IDS = [
 ] as const;
 export type VerdictId = (typeof VERDICT_IDS)[number];
 
+/** Where each answer that does not press is read: every question has a place, so that none is lost. */
+const READ_AT: Record<VerdictId, number> = {
+  look: 1,
+  late: 2,
+  silence: 3,
+  'brood-gone': 4,
+  boosting: 5,
+  food: 6,
+  leftovers: 7,
+  water: 8,
+  trouble: 9,
+  moving: 10,
+  warmth: 11,
+  winter: 12,
+  health: 13,
+  losses: 14,
+  queens: 15,
+  space: 16,
+  nest: 17,
+};
 /** The order in which answers that do not press are read. */
-export const READING_ORDER: readonly VerdictId[] = [
-  'look',
-  'late',
-  'silence',
-  'brood-gone',
-  'boosting',
-  'food',
-  'leftovers',
-  'water',
-  'trouble',
-  'moving',
-  'warmth',
-  'winter',
-  'health',
-  'losses',
-  'queens',
-  'space',
-  'nest',
-];
+export const READING_ORDER: readonly VerdictId[] = [...VERDICT_IDS].sort((a, b) => READ_AT[a] - READ_AT[b]);
 
 /** Every deed that a verdict may ask for. */
 export const TASKS = [
@@ -101,6 +103,8 @@ export interface Ask {
   says: Phrase;
   /** Within hours rather than days: told by itself, not packed with others. */
   timer: boolean;
+  /** What is made ready for it, where that depends on her; else what the deed always needs. */
+  ready?: readonly string[] | undefined;
 }
 
 export interface Verdict {
@@ -158,7 +162,7 @@ export function ask(
   task: Task,
   [from, best, to]: readonly [Instant, Instant, Instant],
   says: Phrase,
-  { obligatory = true, timer = false }: { obligatory?: boolean; timer?: boolean } = {},
+  { obligatory = true, timer = false, ready }: Partial<Pick<Ask, 'obligatory' | 'timer' | 'ready'>> = {},
 ): Ask {
   const notBefore = latest(from, c.now) as Instant;
   const overdue = msOf(to) <= msOf(c.now);
@@ -167,7 +171,7 @@ export function ask(
     notBefore,
   ) as Instant;
   const middle = msOf(best) < msOf(notBefore) ? notBefore : msOf(best) > msOf(notAfter) ? notAfter : best;
-  return { task, notBefore, best: middle, notAfter, obligatory, says, timer };
+  return { task, notBefore, best: middle, notAfter, obligatory, says, timer, ...(ready ? { ready } : {}) };
 }
 
 /** A deed for today, and by tomorrow. */

@@ -1,11 +1,19 @@
 import type { Hemisphere } from '../season';
-import type { LookingSchoolId, NestSchoolId, SpaceSchoolId } from './vocabulary';
+import type {
+  LightSchoolId,
+  LookingSchoolId,
+  NestSchoolId,
+  PatienceSchoolId,
+  SpaceSchoolId,
+} from './vocabulary';
 
 /** What the keeper has decided for all queens. */
 export interface KeeperSettings {
   lookingSchool: LookingSchoolId;
   spaceSchool: SpaceSchoolId;
   nestSchool: NestSchoolId;
+  lightSchool: LightSchoolId;
+  patienceSchool: PatienceSchoolId;
   hemisphere: Hemisphere;
   /** The keeper's time zone; null: that of the device or the server that asks. */
   zone: string | null;
@@ -22,6 +30,8 @@ export const DEFAULT_SETTINGS: KeeperSettings = {
   lookingSchool: 'fortnightly',
   spaceSchool: 'about-fifteen',
   nestSchool: 'count',
+  lightSchool: 'offer-first',
+  patienceSchool: 'two-weeks',
   hemisphere: 'north',
   zone: null,
   weekdays: [],

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema, instantSchema } from './common';
-import { LOOKING_SCHOOL_IDS } from './vocabulary';
+import { LIGHT_SCHOOL_IDS, LOOKING_SCHOOL_IDS, PATIENCE_SCHOOL_IDS } from './vocabulary';
 
 export const queenSchema = z.object({
   id: idSchema,
@@ -13,6 +13,9 @@ export const queenSchema = z.object({
   placeId: idSchema,
   /** Overrides the keeper's school of looking for this colony. */
   lookingSchool: z.enum(LOOKING_SCHOOL_IDS).nullable().default(null),
+  /** And those of lighting the old home in a move, and of patience. */
+  lightSchool: z.enum(LIGHT_SCHOOL_IDS).nullish(),
+  patienceSchool: z.enum(PATIENCE_SCHOOL_IDS).nullish(),
   createdAt: instantSchema,
 });
 

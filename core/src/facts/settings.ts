@@ -1,7 +1,13 @@
 import { z } from 'zod';
 import { isZone } from '../quantity';
 import { DEFAULT_SETTINGS, type KeeperSettings } from './default-settings';
-import { LOOKING_SCHOOL_IDS, NEST_SCHOOL_IDS, SPACE_SCHOOL_IDS } from './vocabulary';
+import {
+  LIGHT_SCHOOL_IDS,
+  LOOKING_SCHOOL_IDS,
+  NEST_SCHOOL_IDS,
+  PATIENCE_SCHOOL_IDS,
+  SPACE_SCHOOL_IDS,
+} from './vocabulary';
 
 const calendarDay = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'Give the day like 2026-06-03.');
 
@@ -11,6 +17,8 @@ export const settingsSchema = z
     lookingSchool: z.enum(LOOKING_SCHOOL_IDS).default(DEFAULT_SETTINGS.lookingSchool),
     spaceSchool: z.enum(SPACE_SCHOOL_IDS).default(DEFAULT_SETTINGS.spaceSchool),
     nestSchool: z.enum(NEST_SCHOOL_IDS).default(DEFAULT_SETTINGS.nestSchool),
+    lightSchool: z.enum(LIGHT_SCHOOL_IDS).default(DEFAULT_SETTINGS.lightSchool),
+    patienceSchool: z.enum(PATIENCE_SCHOOL_IDS).default(DEFAULT_SETTINGS.patienceSchool),
     hemisphere: z.enum(['north', 'south']).default(DEFAULT_SETTINGS.hemisphere),
     zone: z
       .string()

@@ -97,6 +97,14 @@ export const NEST_SCHOOL_IDS = [
 ] as const;
 export type NestSchoolId = (typeof NEST_SCHOOL_IDS)[number];
 
+/** When the old home is lit in a move. */
+export const LIGHT_SCHOOL_IDS = ['at-once', 'offer-first', 'never'] as const;
+export type LightSchoolId = (typeof LIGHT_SCHOOL_IDS)[number];
+
+/** How long each step of a move is given. */
+export const PATIENCE_SCHOOL_IDS = ['week', 'two-weeks', 'as-long-as-it-takes'] as const;
+export type PatienceSchoolId = (typeof PATIENCE_SCHOOL_IDS)[number];
+
 export const STOCK_KINDS = [
   'finished-tube',
   'empty-tube',

@@ -11,6 +11,9 @@ test('what is missing is what went out and did not come in, kind by kind', () =>
     { who: 'queens', n: 1 },
   ]);
   expect(missing({ out: { workers: 3 }, into: { workers: 3 } })).toEqual([]);
+  // who stayed behind and who is lost is told, and not missing
+  const told = { out: { workers: 9 }, into: { workers: 5 }, left: { workers: 2 }, lost: { workers: 1 } };
+  expect(missing(told)).toEqual([{ who: 'workers', n: 1 }]);
 });
 
 test.each([
@@ -21,6 +24,8 @@ test.each([
   // brood out of nothing
   [{ out: { workers: 3 }, into: { workers: 3, pupae: 2 } }, /More pupae came in \(2\) than went out \(0\)/],
   [{ out: { workers: 3, queens: 1 }, into: { workers: 3, queens: 1 } }, null],
+  [{ out: { workers: 3 }, into: { workers: 1 }, left: { workers: 1 }, lost: { workers: 1 } }, null],
+  [{ out: { workers: 3 }, into: { workers: 2 }, left: { workers: 2 } }, /more than that in, left and lost/],
 ])('%j', (tally, says) => {
   if (says) expect(tallyFault(tally)).toMatch(says);
   else expect(tallyFault(tally)).toBeNull();

@@ -132,6 +132,8 @@ function counselOf(
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
     spaceSchool: settings.spaceSchool,
     nestSchool: settings.nestSchool,
+    lightSchool: queen.lightSchool ?? settings.lightSchool,
+    patienceSchool: queen.patienceSchool ?? settings.patienceSchool,
     hemisphere: settings.hemisphere,
     zone: settings.zone ?? UTC,
     now,

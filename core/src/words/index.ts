@@ -8,3 +8,4 @@ export {
   numbered,
   type EventWords,
 } from './stages';
+export { FOOD_WORDS } from './foods';

@@ -1,7 +1,7 @@
 import type { HomePart, Place, Queen, StockMove } from '@gentle-burrow/core/facts';
 import { corrected, placeIdNow, type Entry } from '@gentle-burrow/core/log';
 import type { QueenFacts } from '@gentle-burrow/core/view';
-import type { LookingSchoolId } from '@gentle-burrow/core/vocabulary';
+import type { LightSchoolId, LookingSchoolId, PatienceSchoolId } from '@gentle-burrow/core/vocabulary';
 import type * as t from './schema';
 
 /** A queen's facts as corrected, with the places she has stood in, the present one first. */
@@ -32,6 +32,8 @@ export function toQueen(r: typeof t.queens.$inferSelect): Queen {
     homeId: r.homeId,
     placeId: r.placeId,
     lookingSchool: r.lookingSchool as LookingSchoolId | null,
+    ...(r.lightSchool ? { lightSchool: r.lightSchool as LightSchoolId } : {}),
+    ...(r.patienceSchool ? { patienceSchool: r.patienceSchool as PatienceSchoolId } : {}),
     createdAt: r.createdAt.toISOString(),
   };
 }

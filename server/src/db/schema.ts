@@ -83,6 +83,8 @@ export const queens = pgTable(
       .notNull()
       .references(() => places.id),
     lookingSchool: text('looking_school'),
+    lightSchool: text('light_school'),
+    patienceSchool: text('patience_school'),
     createdAt: moment('created_at').notNull(),
   },
   (t) => [index('queens_home').on(t.homeId), index('queens_place').on(t.placeId)],

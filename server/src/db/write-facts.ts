@@ -35,7 +35,8 @@ export async function writeFacts(tx: Tx, facts: readonly Fact[]): Promise<Writte
     await tx.insert(t.homes).values(row).onConflictDoUpdate({ target: t.homes.id, set: row });
   }
   for (const q of lastOfEach(of('queen'))) {
-    const row = { ...q, createdAt: new Date(q.createdAt) };
+    const { lightSchool = null, patienceSchool = null } = q;
+    const row = { ...q, lightSchool, patienceSchool, createdAt: new Date(q.createdAt) };
     await tx.insert(t.queens).values(row).onConflictDoUpdate({ target: t.queens.id, set: row });
   }
   for (const k of lastOfEach(of('own-kind'))) {

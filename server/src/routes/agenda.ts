@@ -1,4 +1,4 @@
-import { dueAt, PREPARE, planVisits, type Due } from '@gentle-burrow/core/agenda';
+import { dueAt, planVisits, prepareFor, type Due } from '@gentle-burrow/core/agenda';
 import { dayOf, plainText } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
@@ -37,7 +37,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
         ttl: 60 * 60,
       });
       const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says, zone)}`;
-      const details = (d: Due) => `Have ready: ${PREPARE[d.task].join(', ')}.`;
+      const details = (d: Due) => `Have ready: ${prepareFor(d).join(', ')}.`;
       for (const d of due.filter((x) => x.timer)) {
         calendar.createEvent({
           id: uid(d),

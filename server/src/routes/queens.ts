@@ -5,6 +5,7 @@ import {
   queenListSchema,
   queenPatchSchema,
   type QueenDetail,
+  type QueenPatch,
 } from '@gentle-burrow/contract';
 import { isDeepStrictEqual } from 'node:util';
 import { idSchema, queenSchema, type HomePart, type Queen } from '@gentle-burrow/core/facts';
@@ -18,12 +19,34 @@ import type { Services } from '../app';
 import { Refusal } from '../errors';
 import { refuseFuture } from './future';
 
+/** With methods of her own; one that is taken back leaves no trace. */
+function patchedQueen(
+  queen: Queen,
+  { lookingSchool = queen.lookingSchool, lightSchool, patienceSchool }: QueenPatch,
+): Queen {
+  const { lightSchool: light, patienceSchool: patience, ...rest } = queen;
+  const own = {
+    lightSchool: lightSchool === undefined ? light : lightSchool,
+    patienceSchool: patienceSchool === undefined ? patience : patienceSchool,
+  };
+  return {
+    ...rest,
+    lookingSchool,
+    ...(own.lightSchool ? { lightSchool: own.lightSchool } : {}),
+    ...(own.patienceSchool ? { patienceSchool: own.patienceSchool } : {}),
+  };
+}
+
 /** Whether she was taken in just so; what is chosen for her later is no part of it. */
 function sameTaken(
   known: { queen: Queen; home: HomePart; intake: Entry | null },
   told: { queen: Queen; home: HomePart; intake: Entry },
 ): boolean {
-  const as = ({ queen: { lookingSchool: _, createdAt, ...queen }, home, intake }: typeof known) => ({
+  const as = ({
+    queen: { lookingSchool: _, lightSchool: _l, patienceSchool: _p, createdAt, ...queen },
+    home,
+    intake,
+  }: typeof known) => ({
     queen: { ...queen, createdAt: msOf(createdAt) },
     home: { ...home, setUpAt: msOf(home.setUpAt) },
     intake,
@@ -108,7 +131,7 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
       const written = (await store.queens()).find((q) => q.id === id);
       const [found] = await store.queenFacts([id]);
       if (!found || !written) throw new Refusal('no-such-queen');
-      const { label, batch, lookingSchool } = request.body;
+      const { label, batch, lookingSchool, lightSchool, patienceSchool } = request.body;
       const at = now().toISOString();
       // a name is put right in her log, where the old one stays
       const correct = {
@@ -120,8 +143,8 @@ export async function queensRoutes(app: FastifyInstance, { store, views, now }: 
           : {}),
       };
       await store.write([
-        ...(lookingSchool !== undefined
-          ? [{ fact: 'queen' as const, value: { ...written, lookingSchool } }]
+        ...(lookingSchool !== undefined || lightSchool !== undefined || patienceSchool !== undefined
+          ? [{ fact: 'queen' as const, value: patchedQueen(written, request.body) }]
           : []),
         ...(Object.keys(correct).length > 0
           ? [

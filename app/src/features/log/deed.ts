@@ -25,24 +25,25 @@ const DEED_OF: Record<Task, Deed> = {
   nest: 'home',
 };
 
-/** The usual order, by how often each is written (prior). */
-const USUAL: readonly Deed[] = [
-  'look',
-  'feed',
-  'rest',
-  'note',
-  'move',
-  'home',
-  'heat',
-  'winter',
-  'sign',
-  'health',
-  'knock',
-  'identify',
-  'loss',
-  'brood',
-  'correct',
-];
+/** How often each is written, the most often first (prior): every deed has a place, so that none can be left out. */
+const USUAL_AT: Record<Deed, number> = {
+  look: 1,
+  feed: 2,
+  rest: 3,
+  note: 4,
+  move: 5,
+  home: 6,
+  heat: 7,
+  winter: 8,
+  sign: 9,
+  health: 10,
+  knock: 11,
+  identify: 12,
+  loss: 13,
+  brood: 14,
+  correct: 15,
+};
+const USUAL = (Object.keys(USUAL_AT) as Deed[]).sort((a, b) => USUAL_AT[a] - USUAL_AT[b]);
 
 /** A queen who is dead or away is written of, and put right, but no longer tended; her brood may go to another. */
 const GONE: readonly Deed[] = ['note', 'brood', 'correct'];

@@ -3,6 +3,7 @@ import { useSettings, type ShownQueen } from '@/data/queries';
 import { useProfileOf } from '@/features/founder/profiles';
 import { HerFounder } from '@/features/founder/HerFounder';
 import { Fold } from '@/ui/Fold';
+import { HerMethods } from './HerMethods';
 import { PeacePanel } from './PeacePanel';
 import { SaysWho } from './SaysWho';
 import { Verdicts } from './Verdicts';
@@ -29,6 +30,11 @@ export function Why({ shown }: { shown: ShownQueen }) {
       {view.ledger.loss || !view.founder ? null : (
         <Fold title={NAMES.founder}>
           <HerFounder shown={shown} />
+        </Fold>
+      )}
+      {view.ledger.loss ? null : (
+        <Fold title="Methods for this colony">
+          <HerMethods queen={facts.queen} />
         </Fold>
       )}
       <SaysWho profile={taught} />

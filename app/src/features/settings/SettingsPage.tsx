@@ -1,4 +1,10 @@
-import { LOOKING_SCHOOLS, nestSchoolsFor, SPACE_SCHOOLS } from '@gentle-burrow/core/care';
+import {
+  LIGHT_SCHOOLS,
+  LOOKING_SCHOOLS,
+  nestSchoolsFor,
+  PATIENCE_SCHOOLS,
+  SPACE_SCHOOLS,
+} from '@gentle-burrow/core/care';
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { put } from '@/data/outbox';
 import { useSettings, useSettingsKnown } from '@/data/queries';
@@ -86,6 +92,22 @@ function Decisions() {
         value={settings.nestSchool}
         onChange={(nestSchool) => decide({ nestSchool })}
       />
+      <Choice
+        label="When the old home is lit in a move"
+        options={LIGHT_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+        value={settings.lightSchool}
+        onChange={(lightSchool) => decide({ lightSchool })}
+      />
+      <Choice
+        label="How long each step of a move is given"
+        options={PATIENCE_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+        value={settings.patienceSchool}
+        onChange={(patienceSchool) => decide({ patienceSchool })}
+      />
+      <Words kind="small" soft>
+        Mould at the brood shortens both to days. A colony can have methods of its own: open “Why” on its
+        page.
+      </Words>
       <Choice
         label="Your time zone, for days and dates"
         options={zones(settings.zone)}

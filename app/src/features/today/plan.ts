@@ -1,4 +1,4 @@
-import { dueAt, PREPARE, planVisits, type Due, type VisitPlan } from '@gentle-burrow/core/agenda';
+import { dueAt, planVisits, prepareFor, type Due, type VisitPlan } from '@gentle-burrow/core/agenda';
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { dayOf } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
@@ -42,4 +42,4 @@ export function planOf(
 }
 
 /** Everything to have ready for some tasks, each once. */
-export const toPrepare = (due: readonly Due[]): string[] => [...new Set(due.flatMap((d) => PREPARE[d.task]))];
+export const toPrepare = (due: readonly Due[]): string[] => [...new Set(due.flatMap((d) => prepareFor(d)))];

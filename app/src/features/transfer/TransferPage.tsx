@@ -30,12 +30,15 @@ import { TALLIED_WORDS } from '@/words/home';
 interface Draft {
   out: Tally['out'];
   into: Tally['into'];
+  /** Still in the old one, and not found any more. */
+  stayed: Tally['out'];
+  lost: Tally['out'];
   explained: string;
   /** Nobody is left in the old tube. */
   empty: boolean;
 }
 
-const NOTHING: Draft = { out: {}, into: {}, explained: '', empty: false };
+const NOTHING: Draft = { out: {}, into: {}, stayed: {}, lost: {}, explained: '', empty: false };
 
 /** Brought over by hand: is everyone across? */
 export function TransferPage({ id }: { id: string }) {
@@ -69,14 +72,28 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
   const { value: draft, change, clear, kept } = useDraft<Draft>(`transfer.${queen.id}`, NOTHING);
   const [tried, setTried] = useState(false);
   const { out, into, empty } = draft;
+  // a draft of an earlier version knows neither
+  const { stayed = {}, lost = {} } = draft as Partial<Draft>;
   const explained = draft.explained.trim();
   // stragglers come out of the old tube too, when she lives in the fresh one already
   const from = housing.move?.from ?? housing.home;
-  const tally: Tally = { out, into, ...(explained ? { explained } : {}) };
+  const tally: Tally = {
+    out,
+    into,
+    ...(some(stayed) ? { left: stayed } : {}),
+    ...(some(lost) ? { lost } : {}),
+    ...(explained ? { explained } : {}),
+  };
   const fault = tallyFault(tally);
   const left = missing(tally);
-  const step = (side: 'out' | 'into', who: Tallied, by: number) =>
-    change({ [side]: { ...draft[side], [who]: Math.max(0, (draft[side][who] ?? 0) + by) } });
+  // who was missed and is told keeps a row
+  const told = TALLIED.filter(
+    (who) => left.some((l) => l.who === who) || (stayed[who] ?? 0) + (lost[who] ?? 0) > 0,
+  );
+  const step = (side: 'out' | 'into' | 'stayed' | 'lost', who: Tallied, by: number) => {
+    const had = (draft as Partial<Draft>)[side] ?? {};
+    change({ [side]: { ...had, [who]: Math.max(0, (had[who] ?? 0) + by) } });
+  };
   const write = useOnce(async () => {
     const body = bodyOf(tally, to, empty);
     const written = await writeEntry(queen.id, body);
@@ -132,6 +149,32 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
           </View>
         ))}
       </View>
+      {told.length > 0 ? (
+        <View>
+          <Words kind="small" soft>
+            Where are those who are missing? Count them as left in the old one, or as lost.
+          </Words>
+          {told.map((who) => (
+            <View key={who} style={styles.row} role="group" aria-label={`Missing ${TALLIED_WORDS[who](2)}`}>
+              <Words kind="bold" style={styles.name}>
+                {capital(TALLIED_WORDS[who](2))}
+              </Words>
+              <Counter
+                label={`${TALLIED_WORDS[who](2)} left in the old one`}
+                says="left"
+                n={stayed[who] ?? 0}
+                onStep={(by) => step('stayed', who, by)}
+              />
+              <Counter
+                label={`${TALLIED_WORDS[who](2)} lost`}
+                says="lost"
+                n={lost[who] ?? 0}
+                onStep={(by) => step('lost', who, by)}
+              />
+            </View>
+          ))}
+        </View>
+      ) : null}
       {left.length > 0 ? (
         <TextField
           label="What became of those missing, if you know"
@@ -151,6 +194,9 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
     </Screen>
   );
 }
+
+/** Whether any were counted. */
+const some = (counts: Tally['out']): boolean => Object.values(counts).some((n) => (n ?? 0) > 0);
 
 /** A large target to count up, a small one to take back. */
 function Counter({

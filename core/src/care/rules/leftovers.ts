@@ -1,14 +1,14 @@
 import { stillThere, type Offer } from '../../founding';
 import { addDays, daysBetween, isSome, msOf, phrase, type Phrase } from '../../quantity';
 import { MILESTONES } from '../../species';
-import type { Case } from '../case';
+import { FOOD_WORDS } from '../../words';
+import { fedThroughout, type Case } from '../case';
 import { capital } from './expect';
 import { endOf } from './food/ends';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
 const HOUR = 1 / 24;
-const NAMES = { sugar: 'sugar', protein: 'protein', seeds: 'seeds', leaves: 'leaves' } as const;
 
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
 export const leftovers: Rule = (c) => {
@@ -21,15 +21,15 @@ export const leftovers: Rule = (c) => {
   if (!first) return null;
   const { offer, end } = first;
   const due = msOf(end) <= msOf(c.now);
-  const word = NAMES[offer.food];
+  const { noun, was, it, subject } = FOOD_WORDS[offer.food];
   const hours = daysBetween(c.now, end) * 24;
   const says: Phrase = due
     ? [
         offer.outcome === 'left'
-          ? `The ${word} was left: take it out, and the foil or swab it was on.`
-          : `Take the ${word} out now, if anything of it is left: ${reason(c, offer)}`,
+          ? `Take out the uneaten ${noun}, and the foil or swab ${subject} ${was} on.`
+          : `Take the ${noun} out now, if any of ${it} is left: ${reason(c, offer)}`,
       ]
-    : phrase`${{ word: capital(word) }} stands there. Take it out by ${{ date: end }}.`;
+    : phrase`${{ word: capital(noun) }} ${{ word: was === 'was' ? 'is' : 'are' }} with her. Take ${{ word: it }} out by ${{ date: end }}.`;
   return verdict({
     id: 'leftovers',
     question: 'Is food left to take out?',
@@ -41,7 +41,7 @@ export const leftovers: Rule = (c) => {
       criterion(
         `${o.food}-there`,
         msOf(e) <= msOf(c.now) ? 'unmet' : 'met',
-        phrase`${{ word: capital(NAMES[o.food]) }} offered ${{ date: o.at }}; out after ${{ word: lasts(daysBetween(o.at, e)) }}.`,
+        phrase`${{ word: capital(FOOD_WORDS[o.food].noun) }} offered ${{ date: o.at }}; out after ${{ word: lasts(daysBetween(o.at, e)) }}.`,
         COMMON_PRACTICE,
         { evidence: [o.entryId], settles: 'Log it as eaten up or taken out.' },
       ),
@@ -64,11 +64,24 @@ export const leftovers: Rule = (c) => {
   });
 };
 
-function reason({ known }: Case, { food }: Offer): string {
-  if (food === 'protein') return 'it moulds within a day or two.';
-  if (food === 'leaves') return 'what wilts moulds, and mould harms her fungus.';
-  const brood = MILESTONES.some((m) => m !== 'workers' && known.counts[m] && isSome(known.counts[m].range));
-  return brood ? 'free liquid and brood do not go together.' : 'it fouls, and she may drown in it.';
+/** Why it comes out: by what it is and where it was put. */
+function reason(c: Case, { food, spot }: Offer): string {
+  switch (food) {
+    case 'protein':
+      return 'it moulds within a day or two.';
+    case 'leaves':
+      return 'wilted leaves mould, and mould harms her fungus.';
+    case 'seeds':
+      return 'damp seeds sprout and mould.';
+    case 'sugar': {
+      const outside =
+        spot === 'foraging-space' || spot === 'outer-room' || (spot === null && fedThroughout(c.eating));
+      if (outside) return 'it ferments and draws mould.';
+      const { counts } = c.known;
+      const brood = MILESTONES.some((m) => m !== 'workers' && counts[m] && isSome(counts[m].range));
+      return brood ? 'free liquid and brood do not go together.' : 'it fouls, and she may drown in it.';
+    }
+  }
 }
 
 const lasts = (days: number): string =>

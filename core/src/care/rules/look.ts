@@ -1,19 +1,10 @@
 import { nounOf, underWay } from '../../housing';
-import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../quantity';
+import { addDays, latest, msOf, phrase, type Instant } from '../../quantity';
 import { cannotFoundAlone, fedThroughout, type Case } from '../case';
-import { freeFrom } from '../disturbance';
+import { asCriterion, freeFrom, reasonsFor, type Undisturbed } from '../reasons';
 import { figure } from '../practice';
 import { LOOKING_SCHOOLS } from '../schools';
-import {
-  ask,
-  COMMON_PRACTICE,
-  criterion,
-  verdict,
-  type Ask,
-  type Criterion,
-  type Rule,
-  type SchoolView,
-} from '../verdict';
+import { ask, verdict, type Ask, type Rule, type SchoolView } from '../verdict';
 import { givenToLookAfter } from './boosting';
 import { feedOpensCell, nextFeed } from './food';
 import { tubeFault } from './tube-fault';
@@ -27,7 +18,7 @@ export const look: Rule = (c) => {
     id: 'look',
     question: 'May I look?',
     school: c.looking.name,
-    criteria: criteria(c),
+    criteria: reasonsFor(undisturbed(c), c.looking).map((r) => asCriterion(r, c.now)),
     others: others(c),
   } as const;
   if (c.wintering)
@@ -118,67 +109,18 @@ function lookAsk(c: Case, from: Instant): Ask {
   );
 }
 
+const undisturbed = (c: Case): Undisturbed => ({
+  known: c.known,
+  ahead: c.ahead,
+  mustEat: fedThroughout(c.eating),
+  wintersUntil: c.wintersUntil,
+  now: c.now,
+});
+
 function others(c: Case): SchoolView[] {
   return LOOKING_SCHOOLS.filter((s) => s.id !== c.looking.id).map((s) => {
-    const date = freeFrom(c.known, c.ahead, s, fedThroughout(c.eating));
+    const date = freeFrom(undisturbed(c), s);
     const open = date === null || msOf(date) <= msOf(c.now);
     return { school: s.id, name: s.name, answer: open ? 'may look' : 'wait', until: open ? null : date };
   });
-}
-
-function criteria(c: Case): Criterion[] {
-  const { known, peace, looking, now } = c;
-  const list: Criterion[] = [];
-  if (known.intake) {
-    const settle = figure('settleDays');
-    const days = daysBetween(known.intake.at, now) - settle;
-    list.push(
-      criterion(
-        'settled',
-        days >= 0 ? 'met' : 'unmet',
-        phrase`She has had ${{ days: days + settle }} to settle; a first look before ${{ days: settle }} is never needed.`,
-        COMMON_PRACTICE,
-        { evidence: [known.intake.entryId], margin: { value: days, unit: 'days' } },
-      ),
-    );
-  }
-  if (known.lastDisturbed && peace.lastAt) {
-    const free = peace.nextFree;
-    list.push(
-      criterion(
-        'quiet',
-        free === null ? 'met' : 'unmet',
-        [...rule(c), ...phrase` Last disturbed ${{ date: known.lastDisturbed.at }}.`],
-        `${COMMON_PRACTICE} (method: ${looking.name.toLowerCase()})`,
-        {
-          evidence: [known.lastDisturbed.entryId],
-          margin: free === null ? null : { value: daysBetween(free, now), unit: 'days' },
-        },
-      ),
-    );
-  }
-  if (known.restUntil) {
-    const days = daysBetween(known.restUntil.until, now);
-    list.push(
-      criterion(
-        'rest',
-        days >= 0 ? 'met' : 'unmet',
-        phrase`You chose to leave her alone until ${{ date: known.restUntil.until }}.`,
-        'your own decision',
-        { evidence: [known.restUntil.entryId], margin: { value: days, unit: 'days' } },
-      ),
-    );
-  }
-  return list;
-}
-
-function rule({ ahead, looking }: Case): Phrase {
-  const workers = ahead?.events.workers;
-  if (workers?.status === 'seen')
-    return phrase`With workers out, ${{ days: figure('withWorkersDays') }} between visits are enough.`;
-  if (looking.everyDays !== null)
-    return phrase`${{ days: looking.everyDays }} of quiet after a look, more after heavier things.`;
-  return workers?.band.p50
-    ? phrase`Hands off until the first workers are likely, ${{ date: workers.band.p50 }}.`
-    : ['Hands off until the first workers are likely.'];
 }

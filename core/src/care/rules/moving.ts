@@ -32,6 +32,9 @@ type Step = 'offer' | 'light' | 'swap' | 'by-hand';
 
 const NEXT: Record<Step, Step | null> = { offer: 'light', light: 'swap', swap: 'by-hand', 'by-hand': null };
 
+/** Mould at the brood shortens every method to days. */
+const mouldAtBrood = ({ known }: Case): boolean => known.mould?.value === 'near-brood';
+
 /** Is she moving? A step of the ladder, how long it is given, and the day on which it is judged again. */
 export const moving: Rule = (c) => {
   const { move } = c;
@@ -64,6 +67,12 @@ function hasteOf(c: Case): Haste {
 
 const has = ({ known }: Case, what: Trouble): boolean => known.troubles.some((t) => t.what === what);
 
+/** When a step has had its time; null: it has as long as it takes. */
+const dueAfter = (from: Instant, days: number): Instant | null =>
+  days === Infinity ? null : addDays(from, days);
+
+const NO_HURRY = ' Leave both as they are: your method gives the move as long as it takes.';
+
 /** The step that was taken last, and since when. */
 function stepOf(c: Case, move: Move): { step: Step; since: Instant } {
   const cover = partOf(c.housing, move.from)?.cover;
@@ -73,11 +82,17 @@ function stepOf(c: Case, move: Move): { step: Step; since: Instant } {
   return { step: 'offer', since: move.offeredAt };
 }
 
-function daysOf(step: Step, haste: Haste): number {
+/** How long a step is given: by how much the old home presses, then by the keeper's patience; Infinity: as long as it takes. */
+function daysOf(c: Case, step: Step, haste: Haste): number {
   if (step === 'swap' || step === 'by-hand') return figure('swapDays');
   if (haste === 'dry') return figure(step === 'offer' ? 'offerDryDays' : 'litDryDays');
-  if (step === 'light') return figure('litDays');
-  return figure(haste === 'pressing' ? 'mouldPatienceDays' : 'offerDays');
+  // lit with the offer: the next step is the plugs
+  const lit = step === 'light' || c.lightSchool === 'never';
+  if (mouldAtBrood(c)) return lit ? figure('mouldSwapDays') : 0;
+  if (step === 'offer' && c.lightSchool === 'at-once') return 0;
+  const patience = c.patienceDays ?? Infinity;
+  if (haste === 'pressing') return Math.min(patience, figure(lit ? 'litDays' : 'mouldPatienceDays'));
+  return patience;
 }
 
 /** What the two homes of a move are called: "the fresh tube" and "her old tube", or "the nest". */
@@ -140,27 +155,32 @@ function waiting(c: Case, move: Move): Said {
   if (isShut(c.housing, partOf(c.housing, move.to) as PartNow)) return shut(c, move, haste, aid);
   const { step, since } = stepOf(c, move);
   const from = latest(since, move.since, openSince(c, move)) as Instant;
-  const due = addDays(from, daysOf(step, haste));
+  const due = dueAfter(from, daysOf(c, step, haste));
   const state = [...aid, ...stateWords(c, move)];
-  if (msOf(due) > msOf(c.now))
+  // beside mould it is judged once before the step itself
+  const judged = addDays(from, figure('mouldJudgeDays'));
+  const again = mouldAtBrood(c) && haste !== 'dry' && msOf(judged) > msOf(c.now) ? judged : due;
+  if (due === null || again === null || msOf(due) > msOf(c.now))
     return {
       answer,
       says: [
         ...state,
         ...waitWords(step, since, names.from),
-        ...phrase` Leave her the time, and judge it again on ${{ date: due }}.`,
+        ...(again ? phrase` Leave her the time, and judge it again on ${{ date: again }}.` : [NO_HURRY]),
       ],
       // what threatens her stays at the head while she is given the time
       pressure: haste === 'dry' ? 'soon' : 'rest',
-      until: due,
+      until: again,
       notice: true,
-      asks: stepAsk(c, haste, due, [
-        `Look through the glass who is in the ${names.to}; then the next step of her move.`,
-      ]),
+      asks: again
+        ? stepAsk(c, haste, again, [
+            `Look through the glass who is in the ${names.to}; then the next step of her move.`,
+          ])
+        : [],
     };
   const next = nextOf(c, move, step);
   // nothing presses: light is the last step, and after it she has all the time there is
-  if (haste === 'calm' && step !== 'offer') {
+  if (haste === 'calm' && (step !== 'offer' || next !== 'light')) {
     const again = againAfter(due, figure('offerDays'), c.now);
     return {
       answer,
@@ -205,14 +225,15 @@ export function byHandNow(c: Case): boolean {
   const haste = hasteOf(c);
   if (haste === 'calm' || (c.wintering && haste !== 'dry')) return false;
   const { step, since } = stepOf(c, move);
-  const due = addDays(latest(since, move.since, openSince(c, move)) as Instant, daysOf(step, haste));
+  const due = dueAfter(latest(since, move.since, openSince(c, move)) as Instant, daysOf(c, step, haste));
   const next = nextOf(c, move, step);
-  return msOf(due) <= msOf(c.now) && next !== 'light';
+  return due !== null && msOf(due) <= msOf(c.now) && next !== 'light';
 }
 
 /** Plugs are swapped between two tubes; where one is none, hands come next. */
 function nextOf(c: Case, move: Move, step: Step): Step | null {
-  const next = NEXT[step];
+  const after = NEXT[step];
+  const next = after === 'light' && c.lightSchool === 'never' ? NEXT.light : after;
   const tubes = [move.from, move.to].every((id) => partOf(c.housing, id)?.part.kind === 'tube');
   return next === 'swap' && !tubes ? 'by-hand' : next;
 }
@@ -289,7 +310,8 @@ function waitWords(step: Step, since: Instant, old: string): Phrase {
 const HANDS = ' Kinds that spray or sting: eyes and skin covered, fresh air, and never tipped out.';
 
 function stepWords(c: Case, next: Step, { to, from }: ReturnType<typeof namesOf>): Phrase {
-  const many = (c.workers?.range.low ?? 0) >= figure('manyInTube');
+  const size = c.workers?.range.low ?? 0;
+  const many = size >= figure('moveInBox');
   if (next === 'light')
     return [
       ` Now one step further: keep the ${to} dark, and uncover the ${from} to indirect daylight. No lamp and no sun: they cook ants, and flood tubes.`,
@@ -298,6 +320,10 @@ function stepWords(c: Case, next: Step, { to, from }: ReturnType<typeof namesOf>
     return [
       ` So many are moved only inside a rimmed, ventilated box: open the ${from} there beside the dark ${to}, and feed at once; they walk over in days.`,
       HANDS,
+    ];
+  if (next === 'swap' && size >= figure('tubeToTube'))
+    return [
+      ` Connect the ${from} to the ${to} by a wide adaptor, mouth to mouth, and keep only the ${to} dark and moist. So many do not come across on a plug. Never break the glass end.`,
     ];
   if (next === 'swap')
     return [

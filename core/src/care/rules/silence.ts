@@ -133,7 +133,7 @@ function disturbed({ peace }: Case): WeighedCause {
 }
 
 function hungry(c: Case): WeighedCause {
-  const { known, founder, eating } = c;
+  const { founder, eating } = c;
   const meal = lastMealOf(c);
   const may = hungers(c);
   return {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, phrase, type Phrase } from '../../quantity';
+import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../quantity';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, type Criterion } from '../verdict';
@@ -56,8 +56,10 @@ export function tubeFault(c: Case): Fault | null {
     };
   const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
   if (mouldNear) {
-    const patience = figure('mouldPatienceDays');
-    const turn = addDays(mouldNear.since, patience);
+    const patience = figure('mouldSwapDays');
+    const turn = addDays(mouldNear.since, figure('mouldJudgeDays'));
+    const again = msOf(turn) > msOf(now) ? turn : addDays(mouldNear.since, patience);
+    const light = c.lightSchool === 'never' ? '' : ', and uncover the old one to indirect daylight';
     const waited = daysBetween(mouldNear.since, now) >= patience;
     return {
       id: 'mould',
@@ -66,11 +68,11 @@ export function tubeFault(c: Case): Fault | null {
       aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
       says: waited
         ? [
-            `Mould has stood near the brood for more than a week. If she has not moved into a ${newHome(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
+            `Mould has stood near the brood for a week. If she has not moved into a ${newHome(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
           ]
         : [
-            `Mould grows toward the brood. Offer a ${newHome(c)} joined to her home now, dark and moist, with a small gap for air.`,
-            ...phrase` Judge it again on ${{ date: turn }}.`,
+            `Mould grows toward the brood. Offer a ${newHome(c)} joined to her home now, dark and moist, with a small gap for air${light}.`,
+            ...phrase` Judge it again on ${{ date: again }}.`,
           ],
       entryId: mouldNear.entryId,
     };

@@ -88,6 +88,9 @@ const tallied = z.partialRecord(
 const tallySchema = z.object({
   out: tallied,
   into: tallied,
+  /** Seen to be still in the old one, and not found any more. */
+  left: tallied.optional(),
+  lost: tallied.optional(),
   /** Why fewer came in than went out. */
   explained: noteText.optional(),
 });

@@ -1,6 +1,6 @@
 import type { Offer } from '../../../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
-import { counted } from '../../../words';
+import { counted, FOOD_WORDS } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { capital } from '../expect';
@@ -103,7 +103,7 @@ export function mustEat(c: Case): Verdict {
       answer: 'food is with her',
       says: [
         ...(c.eating === 'must' ? [] : [`${why.says} `]),
-        ...phrase`Wait and see whether she eats the ${{ word: offered.offer.food }}; it comes out by ${{ date: offered.end }}. Log what became of it.`,
+        ...phrase`Wait and see whether she eats the ${{ word: FOOD_WORDS[offered.offer.food].noun }}; ${{ word: FOOD_WORDS[offered.offer.food].subject }} ${{ word: FOOD_WORDS[offered.offer.food].comes }} out by ${{ date: offered.end }}. Log what became of ${{ word: FOOD_WORDS[offered.offer.food].it }}.`,
       ],
       notice: c.eating !== 'must',
       until: offered.end,

@@ -10,6 +10,8 @@ export const foodVerdict = (c: Case, given: Pick<Verdict, 'answer' | 'says'> & P
     id: 'food',
     question: c.life === 'orphans' ? 'Do her workers need food?' : 'Does she need food?',
     ...given,
+    // what is made ready follows from what her species lives on
+    asks: (given.asks ?? []).map((a) => ({ ...a, ready: menuOf(c).ready })),
   });
 
 /** What those of her kind live on. */

@@ -20,12 +20,14 @@ import { joined, type KindView, type Names } from '../../kind-view';
 const gap = (mm: number | undefined): string | false => mm !== undefined && `gap ${mm} mm`;
 
 /** "in 12 workers, 4 larvae, 1 queen; missing 1 worker: under the brush". */
-function tallyWords({ out, into, explained }: Tally): string {
+function tallyWords({ out, into, left, lost: gone, explained }: Tally): string {
   const list = (some: { who: Tallied; n: number }[]) =>
     some.map(({ who, n }) => `${n} ${TALLIED_WORDS[who](n)}`).join(', ');
-  const came = TALLIED.flatMap((who) => (into[who] ? [{ who, n: into[who] }] : []));
-  const lost = missing({ out, into });
-  return `counted in ${list(came) || 'nobody'}${lost.length > 0 ? `; missing ${list(lost)}` : ''}${explained ? `: ${explained}` : ''}`;
+  const counted = (counts: Tally['into'] = {}) =>
+    list(TALLIED.flatMap((who) => (counts[who] ? [{ who, n: counts[who] }] : [])));
+  const lost = missing({ out, into, left, lost: gone });
+  const [stayed, never] = [counted(left), counted(gone)];
+  return `counted in ${counted(into) || 'nobody'}${stayed ? `; left in the old one ${stayed}` : ''}${never ? `; lost ${never}` : ''}${lost.length > 0 ? `; missing ${list(lost)}` : ''}${explained ? `: ${explained}` : ''}`;
 }
 
 function partWords(part: Extract<HomeChange, { what: 'set-up' }>['part']): string {

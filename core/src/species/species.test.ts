@@ -7,6 +7,8 @@ import {
   type KindRecord,
   type SpeciesProfile,
 } from './index';
+import { REST_IDS } from './kinds/rest';
+import { COMMONEST } from './kinds/warmth';
 import { DEMO_KINDS } from '../world/demo/kinds';
 import { KIND_CARDS, KINDS, resolveKind, speciesProfile } from './catalogue';
 
@@ -25,6 +27,42 @@ describe('the catalogue', () => {
     // from every part of the world in which ants are kept
     for (const region of ['Europe', 'Asia', 'Africa', 'North America', 'South America', 'Australia'] as const)
       expect(ofRank('species').filter((k) => k.regions.includes(region)).length).toBeGreaterThanOrEqual(8);
+  });
+
+  test('who is said to rest so deep is in it, and nobody is that does not winter', () => {
+    for (const id of REST_IDS) {
+      const { winters, rest } = speciesProfile(id);
+      expect(`${id}: ${KINDS.some((k) => k.id === id)} ${winters.value}`).toBe(`${id}: true true`);
+      expect(['cool', 'cold']).toContain(rest.value);
+    }
+    // what does not winter has no depth; of an unnamed temperate queen it is not known
+    expect(speciesProfile('camponotus-floridanus').rest.value).toBe('none');
+    expect(speciesProfile('unknown-temperate').rest.value).toBe('unknown');
+    // Mediterranean kinds are kept milder than northern ones (common practice, no source)
+    expect(['messor-barbarus', 'lasius-niger'].map((id) => speciesProfile(id).rest.value)).toEqual([
+      'cool',
+      'cold',
+    ]);
+  });
+
+  test('the kinds that are kept most say who says how warm suits them', () => {
+    expect(COMMONEST).toHaveLength(20);
+    for (const id of COMMONEST) {
+      const { source, level } = speciesProfile(id).bestTempC;
+      expect(`${id} ${level} ${provenanceText(source)}`).toMatch(/ species (prior: as keepers|published: )/);
+    }
+    // C. ligniperda is kept at up to 30 °C (common practice, no source)
+    expect(speciesProfile('camponotus-ligniperda').bestTempC.value.high).toBe(30);
+    // growth between about 24 and 36 °C, best near 32 (Porter 1988, from memory)
+    const { low, high } = speciesProfile('solenopsis-invicta').bestTempC.value;
+    expect([low >= 24, high <= 36]).toEqual([true, true]);
+  });
+
+  test('two that are taken for one another say how they are told apart', () => {
+    expect(speciesProfile('camponotus-consobrinus').cautions.join()).toMatch(/nigriceps.*band/);
+    expect(speciesProfile('camponotus-nigriceps').cautions.join()).toMatch(/consobrinus.*black head/);
+    expect(speciesProfile('camponotus-consobrinus').queenLengthMm.value).toEqual({ low: 20, high: 25 });
+    expect(speciesProfile('camponotus-consobrinus').workerLengthMm.value).toEqual({ low: 10, high: 16 });
   });
 
   test('each kind and each of its scientific names stands once', () => {

@@ -42,6 +42,7 @@ export const CARPENTER_ANTS: readonly GenusSketch[] = [
         in: ['Europe'],
         queenMm: [16, 18],
         workerMm: [6, 14],
+        bestC: [23, 30],
         flies: north(5, 6),
       },
       {
@@ -152,14 +153,21 @@ export const CARPENTER_ANTS: readonly GenusSketch[] = [
         name: 'consobrinus',
         plain: ['banded sugar ant'],
         in: ['Australia'],
-        queenMm: [15, 18],
-        workerMm: [6, 14],
+        queenMm: [20, 25],
+        workerMm: [10, 16],
         flies: south(11, 12, 1),
         inTheCold: 'rests',
+        notes: [
+          'Easily taken for Camponotus nigriceps: this one has a dark band across an orange gaster, and a head of the colour of its body.',
+        ],
       },
       {
         name: 'nigriceps',
+        plain: ['black-headed sugar ant'],
         in: ['Australia'],
+        notes: [
+          'Easily taken for Camponotus consobrinus: this one has a black head above a pale body, and no dark band across its gaster.',
+        ],
         queenMm: [15, 18],
         workerMm: [7, 14],
         flies: south(11, 12, 1, 2),

@@ -1,6 +1,7 @@
 import type { Differs, FigureId, KindFigures, KindRecord, Region, Span, Status } from '../figures';
 import { QUEEN_COLOURS } from './looks';
 import { restOf } from './rest';
+import { COMMONEST, WARMTH_PRIOR } from './warmth';
 import { practice, prior, type Figure } from '../provenance';
 
 type TypeName = 'temperate' | 'tropical' | 'parasite';
@@ -127,6 +128,13 @@ export function figuresOf(s: Sketch): KindRecord['figures'] {
   return figures as KindRecord['figures'];
 }
 
+/** Of the kinds that are kept most it is said that their best warmth is our own prior: their own band, or that of their genus. */
+function withWarmth(g: GenusSketch, s: SpeciesSketch, record: KindRecord): KindRecord {
+  const band = s.bestC ?? g.bestC;
+  if (!band || !COMMONEST.includes(record.id)) return record;
+  return { ...record, figures: { ...record.figures, bestTempC: prior(span(band), WARMTH_PRIOR) } };
+}
+
 export const typeIdOf = (type: TypeName): string => `unknown-${type}`;
 const idOf = (name: string): string => name.toLowerCase().replaceAll(' ', '-');
 
@@ -159,23 +167,25 @@ export const recordsOf =
     };
     return [
       own,
-      ...g.species.map((s): KindRecord => ({
-        id: idOf(`${g.name} ${s.name}`),
-        rank: 'species',
-        name: `${g.name} ${s.name}`,
-        parentId: genusId,
-        typeId: typeIdOf(s.type ?? g.type),
-        plainNames: s.plain ?? [],
-        synonyms: s.synonyms ?? [],
-        regions: s.in,
-        status: s.status ?? null,
-        differs: null,
-        notes: s.notes ?? [],
-        figures: figuresOf({
-          ...s,
-          colours: QUEEN_COLOURS[`${g.name} ${s.name}`],
-          rest: restOf(idOf(`${g.name} ${s.name}`)),
+      ...g.species.map((s): KindRecord =>
+        withWarmth(g, s, {
+          id: idOf(`${g.name} ${s.name}`),
+          rank: 'species',
+          name: `${g.name} ${s.name}`,
+          parentId: genusId,
+          typeId: typeIdOf(s.type ?? g.type),
+          plainNames: s.plain ?? [],
+          synonyms: s.synonyms ?? [],
+          regions: s.in,
+          status: s.status ?? null,
+          differs: null,
+          notes: s.notes ?? [],
+          figures: figuresOf({
+            ...s,
+            colours: QUEEN_COLOURS[`${g.name} ${s.name}`],
+            rest: restOf(idOf(`${g.name} ${s.name}`)),
+          }),
         }),
-      })),
+      ),
     ];
   };

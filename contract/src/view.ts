@@ -293,7 +293,11 @@ export const askSchema = z.object({
   obligatory: z.boolean(),
   says: phraseSchema,
   timer: z.boolean(),
-  ready: z.array(z.string()).readonly().optional().describe('What is made ready for it, where that depends on her'),
+  ready: z
+    .array(z.string())
+    .readonly()
+    .optional()
+    .describe('What is made ready for it, where that depends on her'),
 });
 
 const verdict = z.object({

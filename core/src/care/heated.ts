@@ -92,7 +92,9 @@ export function heatedBy(
   tube: TubeHome | null,
   falls: readonly number[],
 ): Stood {
-  const heats = tube ? heatsHere(known, tube) : [];
+  const laid = tube ? heatsHere(known, tube) : [];
+  // two settings of one moment: the later written holds
+  const heats = laid.filter((h, i) => h.at !== laid[i + 1]?.at);
   if (!tube || heats.length === 0) return stood;
   const { coolMm, middleMm } = cellOf(heatedTube(tube));
   const spans = heats.map((h, i) => {

@@ -165,9 +165,9 @@ export function ask(
   { obligatory = true, timer = false, ready }: Partial<Pick<Ask, 'obligatory' | 'timer' | 'ready'>> = {},
 ): Ask {
   const notBefore = latest(from, c.now) as Instant;
-  const overdue = msOf(to) <= msOf(c.now);
+  const overdue = msOf(to) <= msOf(notBefore);
   const notAfter = latest(
-    overdue && !timer ? addDays(c.now, figure('overdueDays')) : to,
+    overdue && !timer ? addDays(notBefore, figure('overdueDays')) : to,
     notBefore,
   ) as Instant;
   const middle = msOf(best) < msOf(notBefore) ? notBefore : msOf(best) > msOf(notAfter) ? notAfter : best;

@@ -170,10 +170,10 @@ function planned(c: Case, w: Winter, plan: NonNullable<Case['plan']>): ReturnTyp
   const steps = gradualSteps(c.tempC, toC, due ? now : plan.from);
   const says: Phrase = [
     ...(due
-      ? ['Her winter was planned to begin by now. ']
-      : phrase`Her winter is planned from ${{ date: plan.from }} to ${{ date: plan.until }}. `),
+      ? ['Her winter was planned to begin by now.']
+      : phrase`Her winter is planned from ${{ date: plan.from }} to ${{ date: plan.until }}.`),
     ...unfit,
-    ...(steps.length > 1 ? ['Cool her in steps: ', ...stepsPhrase(steps), '.'] : []),
+    ...(steps.length > 1 ? [' Cool her in steps: ', ...stepsPhrase(steps), '.'] : []),
     ...broodWords(c),
     unfed(c)
       ? ' No food before it: she lives on her reserves. Water for the whole winter.'
@@ -215,8 +215,8 @@ function unfitPlace({ planC, profile }: Case): Phrase {
   const { coldC } = planC;
   const { low, high } = winterRange(profile.rest.value);
   const warmest = Math.max(high, WINTER_TEMP_C.edge);
-  const usual = phrase` ${{ tempC: low }} to ${{ tempC: high }} is right. `;
-  const then = phrase`By what was measured or told of it, the place planned for it is then at about ${{ tempC: coldC }}`;
+  const usual = phrase` ${{ tempC: low }} to ${{ tempC: high }} is right.`;
+  const then = phrase` By what was measured or told of it, the place planned for it is then at about ${{ tempC: coldC }}`;
   if (coldC > warmest)
     return [
       ...then,

@@ -60,7 +60,7 @@ export const nest: Rule = (c) => {
     return verdict({
       ...common,
       answer: wants ? 'after the move' : answerOf(mine),
-      says: wants ? [`Let them settle in the ${newHome(c)} first. Open a nest after that.`] : mine.says,
+      says: wants ? [`Let them settle in the ${newHome(c)} first. The nest comes after that.`] : mine.says,
     });
   if (next.is === 'stay')
     return verdict({

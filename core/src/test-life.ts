@@ -18,7 +18,7 @@ export const count = fc.oneof(
     .map(([a, b]) => ({ low: a, high: a + b })),
   fc.constant({ low: 20, high: null, word: 'lots' as const }),
 );
-export const maybe = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
+const maybe = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
 
 const FRESH = '018f0000-0000-7000-8000-0000000000f1';
 const { id: _id, setUpAt: _at, ...MEASURES } = TUBE;
@@ -26,7 +26,7 @@ const joint = fc.constantFrom('beside', 'taped', 'vented-joint');
 const NEST = '018f0000-0000-7000-8000-0000000000f2';
 const eitherTube = fc.constantFrom(FRESH, TUBE.id, NEST);
 /** What may be done at her home, also what cannot be. */
-export const homeChange: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
+const homeChange: fc.Arbitrary<Record<string, unknown>> = fc.oneof(
   fc.record({
     what: fc.constant('set-up'),
     part: fc.integer({ min: 5, max: 90 }).map((waterLineMm) => ({ ...MEASURES, id: FRESH, waterLineMm })),

@@ -7,7 +7,7 @@ const HOST = '127.0.0.1';
 export const urlOf = (port: number): string => `http://${HOST}:${port}`;
 
 /** A server that can be killed. */
-export interface Running {
+interface Running {
   process: ChildProcess;
   gone: Promise<void>;
   said(): string;

@@ -35,8 +35,9 @@ import { shelfRoutes } from './routes/shelf';
 import { speciesRoutes } from './routes/species';
 import { stockRoutes } from './routes/stock';
 import { webRoutes } from './routes/web';
+import type { Services } from './services';
 
-export interface AppOptions {
+interface AppOptions {
   store: Store;
   views: Views;
   version: string;
@@ -54,15 +55,6 @@ export interface AppOptions {
   description?: string | undefined;
   /** Writes unexpected errors to the standard output. */
   logger?: boolean;
-}
-
-export interface Services {
-  store: Store;
-  views: Views;
-  version: string;
-  printer: Printer;
-  backups: DailyBackups;
-  now: () => Date;
 }
 
 const BODY_LIMIT = 4 * 1024 * 1024;

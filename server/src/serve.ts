@@ -35,7 +35,7 @@ export interface Opening {
   now: () => Date;
 }
 
-export interface Serving extends Opening {
+interface Serving extends Opening {
   host: string;
   port: number;
   /** Further names under which it may be asked, by commas. */
@@ -45,7 +45,7 @@ export interface Serving extends Opening {
   pool?: Projector | undefined;
 }
 
-export interface Served {
+interface Served {
   url: string;
   replayed: number;
   /** What had to be set aside, a sentence each. */
@@ -87,7 +87,7 @@ function tenths(tell: (percent: number) => void): (share: number) => void {
 const GRACE_MS = 1500;
 
 /** Threads for projections, one a core. */
-export const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
+const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
   new WorkerPool(worker, size);
 
 /** Makes the data directory, with the demo in it where that is asked for. */

@@ -9,7 +9,7 @@ import * as schema from './db/schema';
 import { Store } from './db/store';
 import { StartError } from './errors';
 
-export interface StoreOptions {
+interface StoreOptions {
   migrationsFolder: string;
   databaseUrl?: string | undefined;
   dataDir: string;
@@ -30,7 +30,7 @@ export async function openStore(options: StoreOptions): Promise<{
 }> {
   const { migrationsFolder, databaseUrl, progress } = options;
   if (databaseUrl) {
-    const store = new Store(await openDb({ migrationsFolder, databaseUrl }));
+    const store = new Store(await openDb({ migrationsFolder, databaseUrl, lost: options.lost }));
     return { store, shelfFile: null, aside: [], ...(await store.prepare()) };
   }
   const dir = await openDataDir(options.dataDir, options.lost);

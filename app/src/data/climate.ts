@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import type { Climate, MeasuredAt, ProbeNow, Series } from '@gentle-burrow/contract';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { useQuery } from '@tanstack/react-query';
@@ -68,7 +69,7 @@ function withWaiting(told: readonly ProbeNow[], items: readonly OutboxItem[]): P
 }
 
 /** Where a probe lies now; null when it is put away. */
-export const placeIdOf = ({ stays }: Probe): string | null => stays[stays.length - 1]?.placeId ?? null;
+const placeIdOf = ({ stays }: Probe): string | null => stays[stays.length - 1]?.placeId ?? null;
 
 /** Probes that lie at a place now. */
 export const lyingAt = (probes: readonly ProbeNow[], placeId: string): ProbeNow[] =>
@@ -90,7 +91,6 @@ export interface Stretch {
   columns: number;
 }
 
-const DAY_MS = 86_400_000;
 /** Columns begin at full quarters of an hour, so that the same column is the same time at every look. */
 const STEP_MS = 15 * 60_000;
 

@@ -32,14 +32,11 @@ export async function writeEntries(
 function actOf(queenId: string, id: string, body: EntryBody, loggedAt: string): Entry[] {
   const entry = { ...body, id, queenId, loggedAt } as Entry;
   if (body.kind !== 'brood') return [entry];
-  return [
-    entry,
-    { ...entry, ...seenByOther(body, queenId), id: twinId(id), queenId: body.otherId } as Entry,
-  ];
+  return [entry, { ...entry, ...seenByOther(body, queenId), id: twinId(id), queenId: body.otherId } as Entry];
 }
 
 /** What is put right or taken back: an entry, or an amendment of one; and the colony in whose log the same stands. */
-export interface Amendable {
+interface Amendable {
   queenId: string;
   id: string;
   otherId?: string | undefined;
@@ -78,7 +75,8 @@ export async function amendEntry(
 /** An entry that the server refused, and under what it waits; null when it is none. */
 function refusedEntry(id: string): { item: string; body: EntryBody } | null {
   for (const { id: item, refused, out } of outboxItems()) {
-    const entry = refused !== undefined && out.what === 'entries' ? out.entries.find((e) => e.id === id) : null;
+    const entry =
+      refused !== undefined && out.what === 'entries' ? out.entries.find((e) => e.id === id) : null;
     if (!entry || entry.kind === 'amendment') continue;
     const { id: _, queenId: _q, loggedAt: _l, ...body } = entry;
     return { item, body: body as EntryBody };

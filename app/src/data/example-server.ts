@@ -1,13 +1,36 @@
-import type { Climate, NewQueen, QueenDetail, QueenPatch, Series, Shelf, Stock } from '@gentle-burrow/contract';
-import { inColumns, readingsOf, rolled, without, type Reading, type Spread } from '@gentle-burrow/core/climate';
+import { DAY_MS } from '@gentle-burrow/core/quantity';
+import type {
+  Climate,
+  NewQueen,
+  QueenDetail,
+  QueenPatch,
+  Series,
+  Shelf,
+  Stock,
+} from '@gentle-burrow/contract';
+import {
+  inColumns,
+  readingsOf,
+  rolled,
+  without,
+  type Reading,
+  type Spread,
+} from '@gentle-burrow/core/climate';
 import type { KeeperSettings, Place, Probe, StockItem, StockMove } from '@gentle-burrow/core/facts';
 import type { Entry } from '@gentle-burrow/core/log';
 import { reckonedPlaces } from '@gentle-burrow/core/warmth';
 import { byUrgency } from '@gentle-burrow/core/light';
 import { withFalls } from '@gentle-burrow/core/view';
 import { usedParts } from '@gentle-burrow/core/housing';
-import { batchOf, columnsOfBatch, logOf,
-  recordsAt, type Fact, type ReadingBatch, type TakenBack } from '@gentle-burrow/core/records';
+import {
+  batchOf,
+  columnsOfBatch,
+  logOf,
+  recordsAt,
+  type Fact,
+  type ReadingBatch,
+  type TakenBack,
+} from '@gentle-burrow/core/records';
 import type { OwnKind } from '@gentle-burrow/core/species';
 import { KIND_CARDS } from '@gentle-burrow/core/species/catalogue';
 import { stockLevels } from '@gentle-burrow/core/stock';
@@ -44,7 +67,9 @@ export class ExampleServer implements Answering {
       case 'learned':
         return { learned: {} };
       case 'places':
-        return id ? { record: this.log(new Date().toISOString()).measured.find((r) => r.placeId === id) ?? null } : { places: this.places() };
+        return id
+          ? { record: this.log(new Date().toISOString()).measured.find((r) => r.placeId === id) ?? null }
+          : { places: this.places() };
       case 'climate':
         return this.climate();
       case 'probes':
@@ -88,7 +113,11 @@ export class ExampleServer implements Answering {
     const items = latest(this.facts.flatMap((f) => (f.fact === 'stock-item' ? [f.value] : [])));
     const moves = this.facts.flatMap((f) => (f.fact === 'stock-move' ? [f.value] : []));
     const { queens } = logOf(this.facts);
-    return { levels: stockLevels(items, moves), used: usedParts(queens, new Date().toISOString()), plan: null };
+    return {
+      levels: stockLevels(items, moves),
+      used: usedParts(queens, new Date().toISOString()),
+      plan: null,
+    };
   }
 
   private takeBack({ probeId, ms }: TakenBack): void {
@@ -119,7 +148,7 @@ export class ExampleServer implements Answering {
         return {
           probe,
           latest: newest,
-          day: newest && this.columns(probe.id, now - 86_400_000, now, 1)[0],
+          day: newest && this.columns(probe.id, now - DAY_MS, now, 1)[0],
           tokenMadeAt: null,
         };
       }) as Climate['probes'],
@@ -128,13 +157,21 @@ export class ExampleServer implements Answering {
 
   private series(probeId: string, query: URLSearchParams): Series {
     const [from, to] = [query.get('from') ?? '', query.get('to') ?? ''];
-    const columns = this.columns(probeId, Date.parse(from), Date.parse(to), Number(query.get('columns') ?? 100));
+    const columns = this.columns(
+      probeId,
+      Date.parse(from),
+      Date.parse(to),
+      Number(query.get('columns') ?? 100),
+    );
     return { from, to, columns };
   }
 
   private columns(probeId: string, fromMs: number, toMs: number, count: number): Series['columns'] {
-    const parts = this.readingsOf(probeId).flatMap((c) => rolled(c, fromMs, 1_800_000, (toMs - fromMs) / 1_800_000));
-    const scaled = (s: Spread | null, by: number) => s && { min: s.min / by, mean: s.mean / by, max: s.max / by };
+    const parts = this.readingsOf(probeId).flatMap((c) =>
+      rolled(c, fromMs, 1_800_000, (toMs - fromMs) / 1_800_000),
+    );
+    const scaled = (s: Spread | null, by: number) =>
+      s && { min: s.min / by, mean: s.mean / by, max: s.max / by };
     return inColumns(parts, fromMs, toMs, count).map((c) => ({
       at: new Date(c.ms).toISOString(),
       n: c.n,
@@ -175,7 +212,9 @@ export class ExampleServer implements Answering {
   }
 
   private patch(id: string, patch: QueenPatch): void {
-    const queen = this.facts.flatMap((f) => (f.fact === 'queen' && f.value.id === id ? [f.value] : [])).at(-1);
+    const queen = this.facts
+      .flatMap((f) => (f.fact === 'queen' && f.value.id === id ? [f.value] : []))
+      .at(-1);
     if (queen) this.facts.push({ fact: 'queen', value: { ...queen, ...patch } });
   }
 }

@@ -113,17 +113,20 @@ describe('a server that fails', () => {
     expect(sent).toEqual(['hands-off']);
   });
 
-  test.each([429, 503, 507])('for now (%s): nothing steps aside, and it is sent again by itself', async (status) => {
-    over('weekly', status);
-    await put(settings('weekly'));
-    for (let i = 0; i < 5; i++) await flush();
-    expect(outboxItems()).toEqual([expect.not.objectContaining({ refused: expect.anything() })]);
-    over('nothing', status);
-    await jest.advanceTimersByTimeAsync(31_000);
-    await flush();
-    expect(sent).toEqual(['weekly']);
-    expect(outboxItems()).toEqual([]);
-  });
+  test.each([429, 503, 507])(
+    'for now (%s): nothing steps aside, and it is sent again by itself',
+    async (status) => {
+      over('weekly', status);
+      await put(settings('weekly'));
+      for (let i = 0; i < 5; i++) await flush();
+      expect(outboxItems()).toEqual([expect.not.objectContaining({ refused: expect.anything() })]);
+      over('nothing', status);
+      await jest.advanceTimersByTimeAsync(31_000);
+      await flush();
+      expect(sent).toEqual(['weekly']);
+      expect(outboxItems()).toEqual([]);
+    },
+  );
 });
 
 describe('nothing stays stuck in silence', () => {
@@ -192,7 +195,9 @@ describe('nothing stays stuck in silence', () => {
       await jest.advanceTimersByTimeAsync(10_000);
     }
     await flush();
-    expect(outboxItems()).toMatchObject([{ refused: expect.stringMatching(/although the server answers\. .*send it again/) }]);
+    expect(outboxItems()).toMatchObject([
+      { refused: expect.stringMatching(/although the server answers\. .*send it again/) },
+    ]);
     expect(sent).toEqual(['hands-off']);
   });
 

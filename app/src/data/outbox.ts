@@ -46,7 +46,8 @@ const SOON_MS = 2000;
 /** Full disk, a disk that does not write, too much at once: not the fault of what was sent. */
 const NOT_NOW = new Set([429, 503, 507]);
 
-const NOT_SENT = 'It could not be sent, although the server answers. Check the connection, then send it again.';
+const NOT_SENT =
+  'It could not be sent, although the server answers. Check the connection, then send it again.';
 
 let database: UseStore | null = null;
 const store = (): UseStore => (database ??= createStore(apart('burrow-outbox'), 'items'));

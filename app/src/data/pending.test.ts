@@ -50,7 +50,10 @@ test('a changed place and a changed school count at once', () => {
 });
 
 test('a move that has not been sent puts her in the new place at once', () => {
-  const move = item({ what: 'entries', entries: [{ kind: 'move', id: 'm', queenId: 'q', at, placeId: 'warm' }] });
+  const move = item({
+    what: 'entries',
+    entries: [{ kind: 'move', id: 'm', queenId: 'q', at, placeId: 'warm' }],
+  });
   const warm = { id: 'warm', tempC: 28 } as never;
   const facts = withPending('q', stored, [move], [warm]);
   expect(facts?.place.tempC).toBe(28);

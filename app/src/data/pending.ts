@@ -48,7 +48,10 @@ export function withPending(
     } else if (out.what === 'entries') {
       for (const entry of out.entries.filter((e) => e.queenId === queenId)) {
         const entries: Entry[] = facts.entries.filter((e) => e.id !== entry.id);
-        facts = standing(corrected({ ...withPlaces(facts, entry, known), entries: [...entries, entry] }), known);
+        facts = standing(
+          corrected({ ...withPlaces(facts, entry, known), entries: [...entries, entry] }),
+          known,
+        );
       }
     } else if (out.what === 'queen-patch' && out.queenId === queenId) {
       facts = { ...facts, queen: { ...facts.queen, ...definedOnly(out.patch) } };
@@ -65,8 +68,7 @@ function withPlaces(facts: QueenFacts, entry: Entry, known: readonly Place[]): Q
   const plan = entry.kind === 'winter' ? entry.plan : null;
   if (!plan) return facts;
   const named = known.filter(
-    (p) =>
-      (p.id === plan.placeId || p.id === plan.thenPlaceId) && !facts.places.some((h) => h.id === p.id),
+    (p) => (p.id === plan.placeId || p.id === plan.thenPlaceId) && !facts.places.some((h) => h.id === p.id),
   );
   return { ...facts, places: [...facts.places, ...named] };
 }

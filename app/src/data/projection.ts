@@ -5,7 +5,7 @@ import type { OwnKind } from '@gentle-burrow/core/species';
 import type { QueenFacts, QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import type { ProjectionAsk } from '@/workers/projection.worker';
 
-export interface LocalProjection {
+interface LocalProjection {
   view: QueenView;
   row: ShelfRow;
 }

@@ -74,7 +74,10 @@ test('an amendment that waits counts as well', async () => {
   server.down = true;
   const look = facts.entries[1] as { id: string; at: string };
   await act(async () => {
-    await amendEntry({ queenId: facts.queen.id, id: look.id }, { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } });
+    await amendEntry(
+      { queenId: facts.queen.id, id: look.id },
+      { kind: 'look', at: look.at, eggs: { low: 5, high: 5 } },
+    );
   });
   await says('page 5, shelf 5, waiting');
 });
@@ -97,16 +100,18 @@ test('what waits is worked out with what was measured at her place and read of t
   }));
   const latest = { at: daysAgo(0), lowC: 16.5, highC: 16.5 };
   const falls = [{ placeId: facts.place.id, lengthMm: 29 }];
-  const whole: QueenFacts = { ...facts, measured: [{ placeId: facts.place.id, days, latest, errorC: 0.3 }], falls };
+  const whole: QueenFacts = {
+    ...facts,
+    measured: [{ placeId: facts.place.id, days, latest, errorC: 0.3 }],
+    falls,
+  };
   const expected = queenView(whole, SETTINGS, new Date().toISOString(), { draws: 300 }).tempC;
   const told = queenView(facts, SETTINGS, new Date().toISOString(), { draws: 300 }).tempC;
   expect(Math.abs(expected - told)).toBeGreaterThan(0.3);
   const server = new PretendServer([whole]);
   function Warmth() {
     const { data } = useQueen(facts.queen.id);
-    return (
-      <Text>{data ? `${data.view.tempC.toFixed(1)}, looks ${data.view.ledger.looksSpent}` : ''}</Text>
-    );
+    return <Text>{data ? `${data.view.tempC.toFixed(1)}, looks ${data.view.ledger.looksSpent}` : ''}</Text>;
   }
   show(<Warmth />);
   await says(`${expected.toFixed(1)}, looks 0`);
@@ -123,7 +128,9 @@ test('an entry that the server refused is put right itself, and undone as it was
   refusing.mockImplementation((async () => ({
     ok: false,
     status: 422,
-    json: async () => ({ error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' } }),
+    json: async () => ({
+      error: { code: 'in-the-future', message: 'The date lies in the future. Correct it.' },
+    }),
   })) as never);
   /** What waits, once the server has refused it so often. */
   const waiting = async (times: number) => {

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import type { QueenDetail, Shelf } from '@gentle-burrow/contract';
 import type { KeeperSettings, Place } from '@gentle-burrow/core/facts';
 import type { Learned } from '@gentle-burrow/core/founding';
@@ -44,7 +45,8 @@ export function refetchAfterSending(client: QueryClient): void {
     if (out.what === 'queen' || out.what === 'place') keys.push(KEYS.places);
     if (out.what === 'settings') keys.push(KEYS.settings);
     if (out.what === 'own-kind') keys.push(KEYS.ownKinds);
-    const parts = out.what === 'entries' && out.entries.some((e) => e.kind === 'home' || e.kind === 'amendment');
+    const parts =
+      out.what === 'entries' && out.entries.some((e) => e.kind === 'home' || e.kind === 'amendment');
     if (parts || out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen')
       keys.push(stockQuery.queryKey);
     if (out.what === 'place' || out.what === 'settings' || out.what === 'own-kind') keys.push(['queen']);
@@ -60,7 +62,7 @@ export function refetchAfterSending(client: QueryClient): void {
 
 export const shelfQuery = { queryKey: KEYS.shelf, queryFn: () => call<Shelf>('/shelf') };
 /** The catalogue changes with the application alone. */
-const CATALOGUE_FRESH_MS = 86_400_000;
+const CATALOGUE_FRESH_MS = DAY_MS;
 
 const speciesQuery = {
   queryKey: KEYS.species,

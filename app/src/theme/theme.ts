@@ -3,7 +3,7 @@ import { configureFonts, useTheme, type MD3Theme } from 'react-native-paper';
 import { MD3DarkTheme, MD3LightTheme } from 'react-native-paper/lib/module/styles/themes';
 import { FONTS, PALETTES, type Palette, type PaletteName } from './tokens';
 
-export type BurrowTheme = MD3Theme & { burrow: Palette };
+type BurrowTheme = MD3Theme & { burrow: Palette };
 
 /** Paper's theme made from a palette. */
 export function themeOf(name: PaletteName): BurrowTheme {

@@ -1,7 +1,7 @@
 import { StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
 import { Button as PaperButton, type ButtonProps as PaperButtonProps } from 'react-native-paper';
 
-export type ButtonProps = Omit<PaperButtonProps, 'style' | 'theme'> & { style?: StyleProp<ViewStyle> };
+type ButtonProps = Omit<PaperButtonProps, 'style' | 'theme'> & { style?: StyleProp<ViewStyle> };
 
 /** A button whose words go on in a second line where there is too little room, instead of being cut. */
 export function Button({ style, labelStyle, ...rest }: ButtonProps) {

@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { roving, tabStop } from './roving';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { Told } from './Told';
 import { Words } from './Words';
 

@@ -8,7 +8,7 @@ export const NAV = [
   { to: '/records', icon: 'notebook-outline', title: NAMES.records },
 ] as const;
 
-export type NavPlace = (typeof NAV)[number]['to'];
+type NavPlace = (typeof NAV)[number]['to'];
 
 /** Which of them a page belongs to, by the first part of its address. */
 const PART_OF: Record<string, NavPlace> = {

@@ -6,7 +6,7 @@ export interface DeedStart {
   partId: string;
 }
 
-export interface DeedsOf {
+interface DeedsOf {
   queenId: string;
   start: DeedStart | null;
 }

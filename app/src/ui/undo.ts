@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-export interface Undoable {
+interface Undoable {
   says: string;
   undo(): Promise<unknown>;
 }

@@ -12,7 +12,7 @@ export type ImportAsk =
   | { what: 'read'; file: File; mapping: Mapping; nowMs: number };
 
 /** The head of a file and what stands in it, as guessed. */
-export interface HeadTold {
+interface HeadTold {
   what: 'head';
   rows: string[][];
   guessed: Mapping | null;

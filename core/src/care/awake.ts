@@ -35,7 +35,7 @@ export function daysAwake(c: Sleeper, from: Instant, to: Instant): number {
 }
 
 /** When she was woken last, since a moment; null when she has not slept since. Kept warm, a kind that rests wakes with the season. */
-export function wokeAt(c: Sleeper, since: Instant): Instant | null {
+function wokeAt(c: Sleeper, since: Instant): Instant | null {
   let last: Instant | null = null;
   for (const ms of daysAsleep(c, since, c.now)) last = instantOf(ms);
   const rests = c.profile.winters.value && c.profile.inTheCold.value === 'rests';

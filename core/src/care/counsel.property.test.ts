@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { FIRST_TUBE } from '../founding';
 import { amendmentSchema, entrySchema, type Entry, type EntryBody } from '../log';
-import { dayOf, msOf, plainText, UTC, type Instant } from '../quantity';
+import { dayOf, msOf, plainText, UTC } from '../quantity';
 import { body, make, numbersThatAreNone, situation, type Made } from '../test-life';
 import { testId, TUBE } from '../test-kit';
 import { queenView, type QueenView } from '../view';

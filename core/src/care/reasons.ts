@@ -25,8 +25,8 @@ export interface Reason {
   evidence: string[];
 }
 
-export const REASON_IDS = ['settled', 'quiet', 'rest', 'winter'] as const;
-export type ReasonId = (typeof REASON_IDS)[number];
+const REASON_IDS = ['settled', 'quiet', 'rest', 'winter'] as const;
+type ReasonId = (typeof REASON_IDS)[number];
 
 /** Every reason, judged once: the free day is the latest of them, and the criteria of the answer are this list. */
 const REASONS: Record<ReasonId, (c: Undisturbed, school: LookingSchool) => Omit<Reason, 'id'> | null> = {

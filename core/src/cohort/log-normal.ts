@@ -1,4 +1,4 @@
-import { need, normalBelow } from '../quantity';
+import { need, normalBelow, normalDensity } from '../quantity';
 import { checkIntervals, type TimeInterval } from './turnbull';
 
 export interface LogNormalFit {
@@ -52,9 +52,6 @@ export function fitLogNormal(intervals: readonly TimeInterval[]): LogNormalFit {
   return { mu, sigma, median: Math.exp(mu), n: intervals.length };
 }
 
-const density = (z: number): number =>
-  Number.isFinite(z) ? Math.exp(-0.5 * z * z) / Math.sqrt(2 * Math.PI) : 0;
-
 /** Mean and mean square of a normal cut to an interval. */
 function within(mu: number, sigma: number, low: number, high: number): { mean: number; square: number } {
   const [a, b] = [(low - mu) / sigma, (high - mu) / sigma];
@@ -64,7 +61,7 @@ function within(mu: number, sigma: number, low: number, high: number): { mean: n
     const edge = Math.abs(a) < Math.abs(b) ? low : high;
     return { mean: edge, square: edge * edge };
   }
-  const [da, db] = [density(a), density(b)];
+  const [da, db] = [normalDensity(a), normalDensity(b)];
   const z = (da - db) / share;
   const z2 = 1 + ((Number.isFinite(a) ? a * da : 0) - (Number.isFinite(b) ? b * db : 0)) / share;
   return { mean: mu + sigma * z, square: mu * mu + 2 * mu * sigma * z + sigma * sigma * z2 };

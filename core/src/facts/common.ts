@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { COUNT_WORDS } from '../quantity';
 
 /** Nothing that a keeper writes is of another time: a slip of the finger, or a clock that was never set. */
-export const YEARS = { first: 1900, last: 2200 } as const;
+const YEARS = { first: 1900, last: 2200 } as const;
 export const isOfOurTime = (year: string | number): boolean =>
   Number(year) >= YEARS.first && Number(year) <= YEARS.last;
 

@@ -190,4 +190,3 @@ export type Wings = (typeof WINGS)[number];
 
 /** Whatever tells how warm or damp it is at a place. */
 export const PROBE_KINDS = ['logger', 'by-hand'] as const;
-export type ProbeKind = (typeof PROBE_KINDS)[number];

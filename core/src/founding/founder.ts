@@ -51,7 +51,7 @@ const BASE: Record<KnownFounder, number> = {
 };
 
 /** How far a name says what kind of founder she is; the rest is spread as among the unnamed. Priors. */
-export const NAME_TRUST: Record<Certainty, number> = { certain: 0.97, likely: 0.85, guess: 0.6 };
+const NAME_TRUST: Record<Certainty, number> = { certain: 0.97, likely: 0.85, guess: 0.6 };
 
 type Chances = Record<KnownFounder, number>;
 /** What is seen of one that needs workers of her own is taken to be as of one that needs those of a host. */

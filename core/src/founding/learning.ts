@@ -1,4 +1,4 @@
-import { daysBetween, msOf, normalBelow, type Instant } from '../quantity';
+import { daysBetween, msOf, normalBelow, normalDensity, type Instant } from '../quantity';
 import {
   REFERENCE_C,
   stageDays,
@@ -100,8 +100,8 @@ function intervalEvidence(
   const mass = normalBelow(b) - normalBelow(a);
   // further off than the profile allows: a wrong date or a warmer past, not evidence
   if (!(mass > LEAST_MASS)) return null;
-  const shift = (density(a) - density(b)) / mass;
-  const moment = (a === -Infinity ? 0 : a * density(a)) - b * density(b);
+  const shift = (normalDensity(a) - normalDensity(b)) / mass;
+  const moment = (a === -Infinity ? 0 : a * normalDensity(a)) - b * normalDensity(b);
   const duration = { mean: mean + spread * shift, variance: spread ** 2 * (1 + moment / mass - shift ** 2) };
   const share = own / (own + between);
   const median = {
@@ -113,8 +113,6 @@ function intervalEvidence(
     ? { n: 1, precision, weighted: median.mean / median.variance - mean / own }
     : { n: 1, precision: 0, weighted: 0 };
 }
-
-const density = (x: number): number => Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI);
 
 function spreadsOf(profile: SpeciesProfile, stage: Stage) {
   const { degreeDays, logSpread } = profile.stages[stage];

@@ -15,7 +15,7 @@ export interface JointFit {
   turns: number;
 }
 
-export interface JointOptions {
+interface JointOptions {
   /** The widest gap that still slides and holds, mm. Prior. */
   slideMm?: number;
   /** Thickness of the thread, mm. Prior: sewing thread. */
@@ -73,13 +73,13 @@ export interface Connector {
   count: number;
 }
 
-export interface ChainOptions extends JointOptions {
+interface ChainOptions extends JointOptions {
   /** Head width of the smallest worker, mm: no gap and no mesh may be as wide. */
   headMm: number;
 }
 
 /** One joint of a chain: which of the two goes into the other. */
-export interface ChainJoint extends JointFit {
+interface ChainJoint extends JointFit {
   inner: 'left' | 'right';
 }
 

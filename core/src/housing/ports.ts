@@ -60,7 +60,7 @@ export const passes = (home: Joined, { a, b }: Link): boolean =>
   gateOf(home, a) === 'open' && gateOf(home, b) === 'open';
 
 /** All rooms of it are shut. */
-export function roomsShut({ part, gates }: PartNow): boolean {
+function roomsShut({ part, gates }: PartNow): boolean {
   const rooms = roomsOf(part);
   return rooms.length > 0 && rooms.every((r) => (gates[r]?.value ?? 'open') !== 'open');
 }

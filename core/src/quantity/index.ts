@@ -27,7 +27,7 @@ export { accumulation, type Accumulation } from './accumulation';
 export { lastNotAfter } from './halving';
 export { interval, type Interval } from './interval';
 export { bandOfSorted, quantileSorted, type Band } from './band';
-export { EIGHT_OF_TEN, normalBelow, normalQuantile } from './normal';
+export { EIGHT_OF_TEN, normalBelow, normalDensity, normalQuantile } from './normal';
 export { quickNormalBelow, quickNormalQuantile } from './normal-table';
 export { evenPoints, uniformStream } from './random';
 export { daysText, phrase, plainText, type Phrase, type PhrasePart } from './phrase';

@@ -1,8 +1,7 @@
-import { msOf, within, type Instant } from '../quantity';
+import { DAY_MS, msOf, within, type Instant } from '../quantity';
 
 const DEGREE = Math.PI / 180;
 const J2000_MS = Date.UTC(2000, 0, 1, 12);
-const DAY_MS = 86_400_000;
 /** The sun's upper rim on the horizon, seen through the air: 34′ of refraction and 16′ of half its width. */
 const HORIZON_DEG = -0.833;
 

@@ -1,6 +1,7 @@
 export {
   COOL_WINTER_C,
   growingHemisphere,
+  WHAT_IF_WINTER_C,
   winterRange,
   isWinteringTempC,
   northMonth,

@@ -42,6 +42,9 @@ const DATES: Record<keyof Winter, [month: number, day: number, yearsOn: 0 | 1]> 
 /** At or below this a place winters those that stand in it; 5 to 8 °C is common practice, 11 the edge of it a prior. */
 export const WINTER_TEMP_C = { low: 5, high: 8, edge: 11 } as const;
 
+/** How cold a winter that is only tried is taken to be, °C. */
+export const WHAT_IF_WINTER_C = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
+
 /** A cool winter, or an unheated room: common practice, no source. */
 export const COOL_WINTER_C = { low: 12, high: 16 } as const;
 

@@ -24,7 +24,7 @@ export const NOTHING_SEEN: Seen = {
 };
 
 /** Whether what was seen can be of a kind; what is not known of a kind never rules it out. */
-export type Fit = 'fits' | 'not known' | 'does not';
+type Fit = 'fits' | 'not known' | 'does not';
 
 /** A ruler beside glass is off by so much, and queens differ: mm, and share of the length. Priors. */
 const OFF_MM = 0.5;

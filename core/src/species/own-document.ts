@@ -17,7 +17,7 @@ const figureSchema = (id: OwnFigureId) => {
 };
 
 /** Own profiles to take along or to give away: an open document. */
-export const ownDocumentSchema = z.strictObject({
+const ownDocumentSchema = z.strictObject({
   format: z.literal(OWN_FORMAT),
   version: z.literal(OWN_VERSION),
   kinds: z.array(
@@ -33,7 +33,7 @@ export const ownDocumentSchema = z.strictObject({
     }),
   ),
 });
-export type OwnDocument = z.infer<typeof ownDocumentSchema>;
+type OwnDocument = z.infer<typeof ownDocumentSchema>;
 
 /** The published schema of the document (JSON Schema, draft 2020-12). */
 export const ownDocumentJsonSchema = (): object =>

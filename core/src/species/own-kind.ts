@@ -3,7 +3,7 @@ import { OWN_FIGURE_IDS, type KindFigures, type OwnFigureId } from './figures';
 import { FIGURE_VALUES } from './figure-schemas';
 
 /** A figure as a keeper gives it: never without somebody who says so. */
-export interface OwnFigure<T> {
+interface OwnFigure<T> {
   value: T;
   says: string;
   /** Taken from so many of the keeper's queens: what they teach is not counted a second time. */
@@ -22,7 +22,7 @@ const figure = <T extends z.ZodType>(value: T) =>
     queens: z.number().int().min(1).optional(),
   });
 
-export const ownFiguresSchema = z.strictObject(
+const ownFiguresSchema = z.strictObject(
   Object.fromEntries(OWN_FIGURE_IDS.map((id) => [id, figure(FIGURE_VALUES[id]).optional()])),
 ) as unknown as z.ZodType<OwnFigures>;
 

@@ -56,6 +56,7 @@ export {
 } from './bench';
 export {
   HYGIENE,
+  FRONT_SHARE,
   PLUG_SIGNS,
   SUBSTRATE,
   WATER_SOURCES,

@@ -1,8 +1,8 @@
-import type { BodyOf } from '../log';
+import type { WetFront } from '../facts';
 
 /** What a plug looks like, what it means and how it is mended (common practice, no source). */
 export interface PlugSign {
-  id: NonNullable<BodyOf<'look'>['wetFront']> | 'mouth-tight';
+  id: WetFront | 'mouth-tight';
   name: string;
   looks: string;
   means: string;
@@ -12,6 +12,17 @@ export interface PlugSign {
   front: number;
 }
 
+/**
+ * Where the wet front of each finding ends, as a share of the inner plug from the water: for every drawing. Above 1 it has passed the face.
+ */
+export const FRONT_SHARE: Record<WetFront, number> = {
+  dry: 0.15,
+  right: 0.8,
+  'at-face': 1,
+  soaked: 1.05,
+  leaking: 1.2,
+};
+
 export const PLUG_SIGNS: readonly PlugSign[] = [
   {
     id: 'dry',
@@ -20,7 +31,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'pressed too tight, or a bubble keeps the water away: she has no water',
     mend: 'Tap the closed end down until the water touches the cotton; if it stays dry, make a new plug with less cotton.',
     good: false,
-    front: 0.15,
+    front: FRONT_SHARE.dry,
   },
   {
     id: 'right',
@@ -29,7 +40,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'she can drink and cannot drown',
     mend: 'Leave it.',
     good: true,
-    front: 0.8,
+    front: FRONT_SHARE.right,
   },
   {
     id: 'at-face',
@@ -38,7 +49,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'wet enough; a warmer day may soak it',
     mend: 'Keep her temperature steady and read it again at the next look.',
     good: true,
-    front: 1,
+    front: FRONT_SHARE['at-face'],
   },
   {
     id: 'soaked',
@@ -47,7 +58,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'she may drown in the film',
     mend: 'Before she moves in: draw it out, mop the chamber dry, push a firmer plug once. With her inside: offer a fresh tube.',
     good: false,
-    front: 1.05,
+    front: FRONT_SHARE.soaked,
   },
   {
     id: 'leaking',
@@ -56,7 +67,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'too little cotton, or the water end was warmed',
     mend: 'Never use it. Take heat from the water end; a new, firmer plug; with her inside a fresh tube now.',
     good: false,
-    front: 1.2,
+    front: FRONT_SHARE.leaking,
   },
   {
     id: 'mouth-tight',
@@ -65,7 +76,7 @@ export const PLUG_SIGNS: readonly PlugSign[] = [
     means: 'no air passes, and pushing glass breaks it',
     mend: 'Use half the cotton. She cannot pass, air can.',
     good: false,
-    front: 0.8,
+    front: FRONT_SHARE.right,
   },
 ];
 

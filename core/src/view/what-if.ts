@@ -1,7 +1,7 @@
 import { heatOf, type Heat } from '../care';
 import type { KeeperSettings } from '../facts';
 import type { Entry } from '../log';
-import { WINTER_TEMP_C } from '../season';
+import { WHAT_IF_WINTER_C } from '../season';
 import { stepAt, stepsOf, thenFrom, type Temperature, type WarmthStep } from '../warmth';
 import { outlookOfKinds, type Outlook } from '../founding';
 import { housingOf } from '../housing';
@@ -41,7 +41,6 @@ export interface WhatIfAnswer {
   trouble: string | null;
 }
 
-const WINTER_C = (WINTER_TEMP_C.low + WINTER_TEMP_C.high) / 2;
 const WEEK = 7;
 
 /** As if she had been carried there now; nothing of it is written. */
@@ -126,7 +125,7 @@ function changed(
     { ...stepAt(temperature, from), from },
     ...all.filter((s) => msOf(s.from) > msOf(from) && (to === null || msOf(s.from) < msOf(to))),
   ];
-  const winter = winterWeeks > 0 ? [{ from: begins, tempC: WINTER_C }] : [];
+  const winter = winterWeeks > 0 ? [{ from: begins, tempC: WHAT_IF_WINTER_C }] : [];
   const before = msOf(begins) > msOf(now) ? between(now, begins).map(warmer) : [];
   const steps = [...before, ...winter, ...between(spring, null).map(warmer)];
   const { ahead } = typeof temperature === 'number' ? {} : temperature;

@@ -1,3 +1,4 @@
+export { capital } from './capital';
 export {
   broodWords,
   counted,

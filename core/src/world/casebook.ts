@@ -86,7 +86,7 @@ type Line = {
 };
 
 /** Something that an answer says. All that is given must hold; texts are regular expressions, whatever the case. */
-export interface Expectation {
+interface Expectation {
   pressure?: string;
   headline?: string;
   /** Anywhere: headline, answers, texts, reasons, windows. */
@@ -376,7 +376,7 @@ function valueHolds(a: Answer, { value = '', above, below, is }: Expectation): b
 }
 
 /** Every sentence of an answer. */
-export function allTexts(a: Answer): string[] {
+function allTexts(a: Answer): string[] {
   return [
     a.headline,
     ...a.verdicts.flatMap((v) => [v.answer, v.text, ...v.criteria.map((c) => c.text)]),

@@ -21,7 +21,7 @@ export interface BroughtLine {
   text: string | null;
 }
 
-export interface BroughtPhoto {
+interface BroughtPhoto {
   name: string;
   about: PhotoFacts;
   /** Null when it is not as it was when the backup was made. */

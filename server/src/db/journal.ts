@@ -4,7 +4,7 @@ import { DISK, type Disk } from './disk';
 import type { Fact } from './facts';
 
 /** A line that is no fact. */
-export interface Garbage {
+interface Garbage {
   /** Counted from 1. */
   line: number;
   bytes: Buffer;

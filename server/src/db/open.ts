@@ -6,6 +6,7 @@ import type { PgQueryResultHKT } from 'drizzle-orm/pg-core/session';
 import type { Pool } from 'pg';
 import { Refusal, StartError } from '../errors';
 import { inTurn } from '../unhurried';
+import { holdAlone, type Held } from './one-server';
 import * as schema from './schema';
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -16,20 +17,33 @@ export interface OpenDb {
   close(): Promise<void>;
 }
 
-export interface DbOptions {
+interface DbOptions {
   migrationsFolder: string;
   /** A PostgreSQL server; PGlite when not given. */
   databaseUrl?: string | undefined;
   /** PGlite's directory; in memory when not given. */
   pgliteDir?: string | undefined;
+  /** Called when another server has the database although this one lives. */
+  lost?: (() => void) | undefined;
 }
 
 /** Opens the database and brings its schema up to date. */
-export async function openDb({ migrationsFolder, databaseUrl, pgliteDir }: DbOptions): Promise<OpenDb> {
-  return databaseUrl ? openServer(databaseUrl, migrationsFolder) : openPglite(pgliteDir, migrationsFolder);
+export async function openDb({
+  migrationsFolder,
+  databaseUrl,
+  pgliteDir,
+  lost = () => undefined,
+}: DbOptions): Promise<OpenDb> {
+  return databaseUrl
+    ? openServer(databaseUrl, migrationsFolder, lost)
+    : openPglite(pgliteDir, migrationsFolder);
 }
 
-async function openServer(connectionString: string, migrationsFolder: string): Promise<OpenDb> {
+async function openServer(
+  connectionString: string,
+  migrationsFolder: string,
+  lost: () => void,
+): Promise<OpenDb> {
   const [{ Pool }, { drizzle }, { migrate }] = await Promise.all([
     import('pg').then((m) => m.default),
     import('drizzle-orm/node-postgres'),
@@ -38,21 +52,42 @@ async function openServer(connectionString: string, migrationsFolder: string): P
   const pool = new Pool({ connectionString, connectionTimeoutMillis: CONNECT_MS });
   // a server that restarts breaks lines that nobody uses just now: they are opened again when they are needed
   pool.on('error', () => undefined);
+  // and those that are lent out: what was asked on them is refused, and nobody else needs to hear of it
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzle(pool, { schema });
+  let held: Held;
+  try {
+    held = await holdAlone(connectionString, CONNECT_MS, lost);
+  } catch (error) {
+    await pool.end();
+    throw asStartError(error);
+  }
   try {
     await alone(pool, async () => {
       await refuseNewer(db, migrationsFolder);
       await migrate(db, { migrationsFolder });
     });
   } catch (error) {
+    await held.release();
     await pool.end();
-    if (error instanceof StartError) throw error;
-    throw new StartError(
-      `The database at DATABASE_URL cannot be used (${(error as Error).message}). Check the address, the rights and that the server runs.`,
-    );
+    throw asStartError(error);
   }
-  return { db, kind: 'postgres', close: () => pool.end() };
+  return {
+    db,
+    kind: 'postgres',
+    async close() {
+      await pool.end();
+      await held.release();
+    },
+  };
 }
+
+const asStartError = (error: unknown): StartError =>
+  error instanceof StartError
+    ? error
+    : new StartError(
+        `The database at DATABASE_URL cannot be used (${(error as Error).message}). Check the address, the rights and that the server runs.`,
+      );
 
 /** So long a server may take to answer that it is there. */
 const CONNECT_MS = 10_000;

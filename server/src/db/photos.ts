@@ -15,7 +15,7 @@ export interface PhotoFacts {
   at: Date;
 }
 
-export interface StoredPhoto {
+interface StoredPhoto {
   id: string;
   at: Date;
   width: number;

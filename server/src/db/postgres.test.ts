@@ -24,15 +24,41 @@ const server = process.env.TEST_DATABASE_URL;
   };
   const open = (databaseUrl: string) => openDb({ migrationsFolder: MIGRATIONS, databaseUrl });
 
-  test('is filled by one of two that start together on an empty database; both come up', async () => {
+  test('is opened by one of two that start together on an empty database; the other says why it does not', async () => {
     const databaseUrl = await made('together');
-    const both = await Promise.all([open(databaseUrl), open(databaseUrl)]);
-    for (const db of both) {
-      const store = new Store(db);
-      await store.prepare();
-      expect(await store.queens()).toEqual([]);
-      await store.close();
+    const both = await Promise.allSettled([open(databaseUrl), open(databaseUrl)]);
+    const [db] = both.flatMap((b) => (b.status === 'fulfilled' ? [b.value] : []));
+    const [why] = both.flatMap((b) => (b.status === 'rejected' ? [b.reason as Error] : []));
+    expect(why?.message).toMatch(/Another Gentle Burrow server has this database open.*Stop the other one/);
+    const store = new Store(db as NonNullable<typeof db>);
+    await store.prepare();
+    expect(await store.queens()).toEqual([]);
+    await store.close();
+    // and once that one is closed another may open it
+    const next = await open(databaseUrl);
+    await next.close();
+  }, 60_000);
+
+  test('ends in the midst of a write: the write is refused, the process lives, and goes on', async () => {
+    const databaseUrl = await made('midst');
+    const db = await open(databaseUrl);
+    const store = new Store(db);
+    await store.prepare();
+    const name = new URL(databaseUrl).pathname.slice(1);
+    for (let i = 0; i < 12; i++) {
+      const writing = db.db.transaction(async (tx) => {
+        await tx.execute('select 1');
+        // every line of this server's is cut, as a restart does
+        await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+          name,
+        ]);
+        await tx.execute('select pg_sleep(0.05)');
+      });
+      await expect(writing).rejects.toThrow();
     }
+    await store.write(factsOf(newQueen('A')));
+    expect((await store.queens()).map((q) => q.label)).toEqual(['A']);
+    await store.close();
   }, 60_000);
 
   test('may restart: it is said that it is away, and then all goes on', async () => {

@@ -22,7 +22,7 @@ export interface Replayed<F> {
 }
 
 /** A journal that is written into a database again. */
-export interface Replaying<F> extends Replayed<F> {
+interface Replaying<F> extends Replayed<F> {
   journal: Journal<F>;
   /** How far the database says that it goes; null when it has nothing of any journal. */
   reached: Reached | null;

@@ -51,7 +51,7 @@ export const places = pgTable('places', {
 
 type Bare<P> = Omit<P, 'id' | 'kind' | 'setUpAt'>;
 /** What is measured of a first home. */
-export type HomeBody = Bare<TubeHome> | Bare<BodyHome>;
+type HomeBody = Bare<TubeHome> | Bare<BodyHome>;
 
 /** First homes: what is measured of a part depends on its kind, and stands in the body. */
 export const homes = pgTable(

@@ -5,7 +5,7 @@ import type { ShelfRow } from '@gentle-burrow/core/view';
 import type { Projected } from './project-task';
 
 /** A row of the shelf with all that is known of it besides. */
-export interface KeptRow extends Tells {
+interface KeptRow extends Tells {
   row: ShelfRow;
   /** Milliseconds since 1970. */
   holdsUntil: number;

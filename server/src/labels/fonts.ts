@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path';
 import fontkit from '@pdf-lib/fontkit';
 
 /** The faces of the labels: the application's own, so that any letter of a name can be printed. */
-export interface Face {
+interface Face {
   bytes: Uint8Array;
   /** Width of a line of text, in units of its size. */
   width(text: string): number;

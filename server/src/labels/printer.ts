@@ -10,7 +10,7 @@ export interface Drawer {
 }
 
 /** In this thread, as tests do. */
-export const drawHere: Drawer = {
+const drawHere: Drawer = {
   draw: async (job) => (await import('./printing')).printed(job),
   ready() {},
 };

@@ -3,7 +3,7 @@ import { dayOf, plainText } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import ical, { ICalCalendarMethod } from 'ical-generator';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { zoneOf } from '../zone';
 
 const DAYS = 90;

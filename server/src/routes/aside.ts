@@ -1,7 +1,7 @@
 import { setAsideListSchema } from '@gentle-burrow/contract';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 
 /** What could not be used at a start and was set aside. */
 export async function asideRoutes(app: FastifyInstance, { store }: Services): Promise<void> {

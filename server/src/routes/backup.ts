@@ -9,7 +9,7 @@ import { dayOf } from '@gentle-burrow/core/quantity';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { bringBack } from '../backup/bring-back';
 import { Incoming } from '../backup/incoming';
 import { openBrought } from '../backup/read-archive';

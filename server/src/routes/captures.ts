@@ -4,7 +4,7 @@ import { profilesWith } from '@gentle-burrow/core/species/catalogue';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { csvOf, figure } from '../csv';
 import { zoneOf } from '../zone';
 

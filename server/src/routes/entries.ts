@@ -3,7 +3,7 @@ import { idSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 import { refuseFuture } from './future';
 import { refuseHalf } from './twins';

@@ -5,7 +5,7 @@ import { withoutPlace } from '@gentle-burrow/core/records';
 import { z } from 'zod';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import type { Fact } from '../db/facts';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { linesOf } from '../backup/write-archive';
 import { zoneOf } from '../zone';
 

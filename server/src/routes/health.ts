@@ -1,7 +1,7 @@
 import { healthSchema } from '@gentle-burrow/contract';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { DATA_FORMAT } from '../db/data-dir';
 
 export async function healthRoutes(app: FastifyInstance, { store, version, now }: Services): Promise<void> {

@@ -9,7 +9,7 @@ import type { QueenFacts } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 import type { LabelText } from '../labels/design';
 import { breathe } from '../unhurried';

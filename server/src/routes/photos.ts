@@ -3,7 +3,7 @@ import { idSchema, instantSchema } from '@gentle-burrow/core/facts';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 
 const MOST_BYTES = 16 * 1024 * 1024;

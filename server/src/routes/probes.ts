@@ -20,13 +20,13 @@ import {
   type Rolled,
 } from '@gentle-burrow/core/climate';
 import { idSchema, instantSchema, probeSchema } from '@gentle-burrow/core/facts';
-import { instantOf, msOf } from '@gentle-burrow/core/quantity';
+import { DAY_MS, instantOf, msOf } from '@gentle-burrow/core/quantity';
 import { batchOf, readingBatchSchema, takenBackSchema } from '@gentle-burrow/core/records';
 import { stringify } from 'csv-stringify';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 import { climateNow, spreadOf } from '../jobs/climate-now';
 
@@ -167,7 +167,7 @@ export async function probesRoutes(app: FastifyInstance, { store, views, now }: 
             path: ['to'],
             error: 'The end is not after the beginning. Swap them.',
           })
-          .refine((q) => msOf(q.to) - msOf(q.from) < 40 * 366 * 86_400_000, {
+          .refine((q) => msOf(q.to) - msOf(q.from) < 40 * 366 * DAY_MS, {
             path: ['from'],
             error: 'That is longer than forty years. Ask for less.',
           }),
@@ -193,7 +193,7 @@ export async function probesRoutes(app: FastifyInstance, { store, views, now }: 
       const probe = await known(id);
       const rows = async function* () {
         yield ['at', 'tempC', 'humidityPercent'];
-        for await (const columns of store.readings(id, 0, now().getTime() + 366 * 86_400_000))
+        for await (const columns of store.readings(id, 0, now().getTime() + 366 * DAY_MS))
           for (const r of readingsOf(columns))
             yield [instantOf(r.ms), r.tempC ?? '', r.rh === null ? '' : Math.round(r.rh * 10_000) / 100];
       };

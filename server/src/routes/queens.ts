@@ -15,7 +15,7 @@ import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { v7 } from 'uuid';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 import { refuseFuture } from './future';
 

@@ -6,7 +6,7 @@ import { stockLevels } from '@gentle-burrow/core/stock';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { csvOf } from '../csv';
 import { zoneOf } from '../zone';
 

@@ -1,7 +1,7 @@
 import { shelfSchema } from '@gentle-burrow/contract';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 
 export async function shelfRoutes(app: FastifyInstance, { views, now }: Services): Promise<void> {
   app

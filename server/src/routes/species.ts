@@ -10,7 +10,7 @@ import { ownDocumentJsonSchema, ownKindSchema } from '@gentle-burrow/core/specie
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 
 /** The catalogue, the keeper's own profiles beside it, and what the queens say of their kinds. */

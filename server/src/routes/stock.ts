@@ -6,7 +6,7 @@ import { stockLevels, tubesToMake } from '@gentle-burrow/core/stock';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import type { Services } from '../app';
+import type { Services } from '../services';
 import { Refusal } from '../errors';
 
 /** What is kept ready: things, their changes, and what to make before the flights. */

@@ -14,7 +14,7 @@ import { contradictionText, freshOf, otherwiseOf, THINGS } from './backup-text';
 import type { useBringBack } from './use-bring-back';
 
 /** What it is called to take what a file holds. */
-export interface DeedWords {
+interface DeedWords {
   deed: string;
   done: string;
 }

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, UnreachableError } from '@/data/network';
 
-export type BringBackState =
+type BringBackState =
   | { is: 'waiting' }
   | { is: 'looking'; file: File }
   | { is: 'found'; file: File; found: BroughtBack; prefer: Preference }

@@ -13,7 +13,7 @@ import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { fillWords, PRIOR_WORDS } from './fill-words';
 
-export interface FillRowsProps {
+interface FillRowsProps {
   tube: TubeHome;
   profile: KindCard | undefined;
   conditions: FillConditions;

@@ -3,7 +3,7 @@ import type { Preferences } from '@/theme/preferences';
 import { sizeText } from '@/ui/units';
 import { COMMON_TUBES } from '@/features/intake/tubes';
 
-export interface TubeSize {
+interface TubeSize {
   value: string;
   label: string;
   hint: string;

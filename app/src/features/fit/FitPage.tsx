@@ -24,7 +24,7 @@ import { useEver } from '@/ui/useEver';
 import { Waiting } from '@/ui/Waiting';
 import { Way } from '@/ui/Way';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { NAMES } from '@/words/names';
 import { ChainDrawing } from './ChainDrawing';
 

@@ -31,7 +31,7 @@ const DEPENDENT_WORDS =
   'Queens of her kind leave with workers of their own and do not found alone. Without some of them no founding plan applies to her.';
 
 /** What follows from what kind of founder she is held to be. */
-export const courseWords = ({
+const courseWords = ({
   course,
   probabilities: p,
 }: Pick<FounderBelief, 'course' | 'probabilities'>): string =>

@@ -10,7 +10,7 @@ import { dayText } from '@/ui/dates';
 import { openDeeds } from '@/ui/open-deeds';
 import { fineText } from '@/ui/units';
 import { Told } from '@/ui/Told';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { COVER_WORDS, GATE_WORDS, JOINT_WORDS } from '@/words/home';
 import { gateName } from './gate-name';
 import { partName } from './part-name';

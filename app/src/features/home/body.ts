@@ -4,7 +4,7 @@ import type { Milestone } from '@gentle-burrow/core/species';
 import type { Counts } from '@/features/tube/anatomy';
 import type { Preferences } from '@/theme/preferences';
 import { sizeText } from '@/ui/units';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { WATER_WORDS } from '@/words/home';
 
 /** Thickness of a drawn wall, and room round it for nozzles, mm. */

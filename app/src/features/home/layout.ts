@@ -15,7 +15,7 @@ export interface Placed {
   turned: boolean;
 }
 
-export interface HomeLayout {
+interface HomeLayout {
   placed: Placed[];
   /** Joints between two parts, from port to port, mm. */
   joints: { from: { x: number; y: number }; to: { x: number; y: number }; key: string }[];

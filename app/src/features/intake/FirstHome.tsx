@@ -17,7 +17,7 @@ import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import type { QueenForm } from './queen-form';
 import { SAMPLE_TUBE } from './tubes';
 

@@ -20,7 +20,7 @@ import {
 } from '@gentle-burrow/core/log';
 import { FIRST_HOME_KINDS } from '@gentle-burrow/core/housing';
 import type { QueenFacts } from '@gentle-burrow/core/view';
-import { addDays, startOfDay } from '@gentle-burrow/core/quantity';
+import { DAY_MS, addDays, startOfDay } from '@gentle-burrow/core/quantity';
 import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
@@ -271,7 +271,7 @@ export function newQueenOf(
   const counts = Object.fromEntries(
     Object.entries(brood ?? {}).flatMap(([k, c]: [string, Count | null]) => (c ? [[k, c]] : [])),
   );
-  const until = new Date(Date.parse(at) + QUARANTINE_DAYS * 86_400_000).toISOString();
+  const until = new Date(Date.parse(at) + QUARANTINE_DAYS * DAY_MS).toISOString();
   const head = { queenId, at, loggedAt: now.toISOString() };
   const intake: Extract<Entry, { kind: 'intake' }> = {
     kind: 'intake',
@@ -333,7 +333,7 @@ export function doubtsOf(
 ): string[] {
   const name = label.trim().toLowerCase();
   const old = [day, earliest].find(
-    (d) => d !== '' && now.getTime() - Date.parse(`${d}T12:00:00Z`) > LONG_AGO_DAYS * 86_400_000,
+    (d) => d !== '' && now.getTime() - Date.parse(`${d}T12:00:00Z`) > LONG_AGO_DAYS * DAY_MS,
   );
   return [
     ...(name !== '' && taken.some((t) => t.toLowerCase() === name)

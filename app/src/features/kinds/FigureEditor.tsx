@@ -14,7 +14,7 @@ import { NumberField } from '@/ui/fields';
 import { Tick } from '@/ui/Tick';
 import { fineFromMm, fromC, toC, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { FIGURE_TITLES, figureText } from '@/words/figures';
 import { COLOUR_WORDS, MONTHS } from '@/words/kind';
 

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import { View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
@@ -32,7 +33,7 @@ interface WhenProps {
 /** When it was: now, yesterday or any day since she was taken in. */
 export function When({ label, value, limits, amends, fault, onChange }: WhenProps) {
   const now = new Date();
-  const yesterday = dayInput(new Date(now.getTime() - 86_400_000));
+  const yesterday = dayInput(new Date(now.getTime() - DAY_MS));
   const when =
     value.day === null ? (value.time == null ? 'now' : 'earlier') : value.otherDay ? 'other' : 'yesterday';
   return (

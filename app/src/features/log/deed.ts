@@ -25,8 +25,11 @@ const DEED_OF: Record<Task, Deed> = {
   nest: 'home',
 };
 
-/** How often each is written, the most often first (prior): every deed has a place, so that none can be left out. */
-const USUAL_AT: Record<Deed, number> = {
+/**
+ * How often each is written, the most often first (prior): every deed has a place, so that none can be left out. She is taken in once,
+ * and not from here.
+ */
+const USUAL_AT: Record<Exclude<Deed, 'intake'>, number> = {
   look: 1,
   feed: 2,
   rest: 3,
@@ -43,7 +46,7 @@ const USUAL_AT: Record<Deed, number> = {
   brood: 14,
   correct: 15,
 };
-const USUAL = (Object.keys(USUAL_AT) as Deed[]).sort((a, b) => USUAL_AT[a] - USUAL_AT[b]);
+const USUAL = (Object.keys(USUAL_AT) as (keyof typeof USUAL_AT)[]).sort((a, b) => USUAL_AT[a] - USUAL_AT[b]);
 
 /** A queen who is dead or away is written of, and put right, but no longer tended; her brood may go to another. */
 const GONE: readonly Deed[] = ['note', 'brood', 'correct'];

@@ -20,7 +20,7 @@ import type { KindView, Names } from './kind-view';
 export type { Names } from './kind-view';
 
 /** How every kind of entry is shown; a kind without a view does not compile. */
-export const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
+const KIND_VIEWS: { [K in KindName]: KindView<K> } = {
   intake,
   look,
   feed,

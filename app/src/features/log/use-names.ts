@@ -4,7 +4,7 @@ import { partName } from '@/features/home/part-name';
 import type { Names } from './kind-view';
 
 /** Names of the places and species that entries refer to by id. */
-export function useNames(): Names {
+function useNames(): Names {
   const [species, places] = [useSpecies(), usePlaces()];
   const rows = useShelf().data;
   return useMemo(

@@ -10,7 +10,7 @@ import { Words } from '@/ui/Words';
 import { CountPad } from './CountPad';
 import { EXTRAS, type Extra, type LookDraft, type LookFaults } from './look-draft';
 
-export const EXTRA_WORDS: Record<Extra, string> = {
+const EXTRA_WORDS: Record<Extra, string> = {
   callows: 'callows',
   majors: 'majors',
   repletes: 'repletes',

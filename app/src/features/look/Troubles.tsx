@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Tick } from '@/ui/Tick';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { MOULD_SIZE_WORDS, TROUBLE_WORDS } from '@/words/log';
 import type { LookDraft } from './look-draft';
 

@@ -13,7 +13,7 @@ import { Picture } from './Picture';
 const HEIGHT = 112;
 
 /** Photos of the looks that count, oldest first. */
-export function photosOf(shown: ShownQueen): { id: string; at: Instant }[] {
+function photosOf(shown: ShownQueen): { id: string; at: Instant }[] {
   return effectiveEntries(shown.facts.entries).flatMap(({ entry }) =>
     entry?.kind === 'look' ? (entry.photos ?? []).map((id) => ({ id, at: entry.at })) : [],
   );

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import type { Series } from '@gentle-burrow/contract';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { area, line } from 'd3-shape';
@@ -15,7 +16,6 @@ const TEMP_HEIGHT = 150;
 const RH_HEIGHT = 80;
 const GAP = 14;
 const BOTTOM = 22;
-const DAY_MS = 86_400_000;
 /** Half the width of a name under the chart. */
 const HALF_LABEL = 24;
 

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import type { ProbeNow, Series } from '@gentle-burrow/contract';
 import { correctionsOf, degreeDaysOfSpans, summaryOf, type TempSpan } from '@gentle-burrow/core/climate';
 import type { Place, Probe } from '@gentle-burrow/core/facts';
@@ -21,7 +22,6 @@ import { Words } from '@/ui/Words';
 import { ClimateChart } from './ClimateChart';
 
 const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 
 /** How long a stretch is looked at, and in how many columns: an hour each, or what fits a telephone. */
 const SPANS = {
@@ -147,7 +147,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
 }
 
 /** The kinds that stand at a place, those that live. */
-export function useKindsAt(placeId: string): SpeciesProfile[] {
+function useKindsAt(placeId: string): SpeciesProfile[] {
   const { data } = useShelf();
   const profileOf = useProfileOf();
   const ids = new Set((data ?? []).flatMap((r) => (r.placeId === placeId && !r.lost ? [r.profileId] : [])));

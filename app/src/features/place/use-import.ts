@@ -11,7 +11,7 @@ import { zoneNow } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
 import type { ImportAsk, ImportTold } from '../../workers/import.worker';
 
-export type ImportState =
+type ImportState =
   | { is: 'waiting' }
   | { is: 'looking' }
   | { is: 'head'; file: File; rows: string[][]; mapping: Mapping | null }

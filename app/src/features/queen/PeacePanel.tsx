@@ -1,7 +1,7 @@
 import type { Peace } from '@gentle-burrow/core/care';
 import type { Outlook } from '@gentle-burrow/core/founding';
 import type { Reservoir } from '@gentle-burrow/core/tube';
-import { counted } from '@gentle-burrow/core/words';
+import { counted, capital } from '@gentle-burrow/core/words';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
@@ -10,7 +10,6 @@ import { dayText } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { lengthText } from '@/ui/units';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
 import { chanceText } from '@/words/chance';
 import { AWAITED } from '@/words/stages';
 
@@ -73,7 +72,7 @@ const trim = (n: number): string => String(Math.round(n * 10) / 10);
 const looks = (n: number): string => (trim(n) === '1' ? counted(1, 'look') : `${trim(n)} looks`);
 
 /** A chance as a person would say it. */
-export function wouldFind(chance: number): string {
+function wouldFind(chance: number): string {
   if (chance >= 0.9) return 'almost surely';
   if (chance >= 0.6) return 'probably';
   if (chance >= 0.3) return 'perhaps';

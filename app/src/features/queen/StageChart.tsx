@@ -1,5 +1,5 @@
 import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
-import { msOf } from '@gentle-burrow/core/quantity';
+import { DAY_MS, msOf } from '@gentle-burrow/core/quantity';
 import type { QueenFacts, QueenView } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
 import { StyleSheet, View } from 'react-native';
@@ -13,7 +13,6 @@ import { Words } from '@/ui/Words';
 import { EVENT_TITLES } from '@/words/stages';
 
 const BAR = 22;
-const DAY = 86_400_000;
 
 /** What came and what comes, on one axis: past intervals solid, what is ahead as bands. */
 export function StageChart({
@@ -94,9 +93,9 @@ function domain(view: QueenView, now: Date): [Date, Date] {
     const band = view.outlook?.events[e].band;
     return [band?.p90 ?? band?.p50 ?? null].filter((d) => d !== null).map((d) => msOf(d));
   });
-  const last = Math.max(now.getTime() + 14 * DAY, ...firsts);
-  const cap = now.getTime() + 300 * DAY;
-  return [new Date(begin - 2 * DAY), new Date(Math.min(last + 4 * DAY, cap))];
+  const last = Math.max(now.getTime() + 14 * DAY_MS, ...firsts);
+  const cap = now.getTime() + 300 * DAY_MS;
+  return [new Date(begin - 2 * DAY_MS), new Date(Math.min(last + 4 * DAY_MS, cap))];
 }
 
 function Seen({ from, to, open }: { from: number; to: number; open: boolean }) {

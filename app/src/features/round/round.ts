@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import { stillThere, type Offer, type OutlookEvent } from '@gentle-burrow/core/founding';
 import { effectiveEntries, type BodyOf, type Entry } from '@gentle-burrow/core/log';
 import type { FeedOutcome, Meal } from '@gentle-burrow/core/vocabulary';
@@ -153,7 +154,7 @@ function shift(
     return `${AWAITED[before.event]} seen; next ${AWAITED[now.event]}${when(now.band.p50, dayText)}`;
   const [a, b] = [before.p50, now.band.p50];
   if (!a || !b) return `${AWAITED[now.event]}${when(b, dayText)}`;
-  const days = Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
+  const days = Math.round((Date.parse(b) - Date.parse(a)) / DAY_MS);
   if (days === 0) return `${AWAITED[now.event]} as before, about ${dayText(b)}`;
   return `${AWAITED[now.event]} ${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'sooner'}, about ${dayText(b)}`;
 }

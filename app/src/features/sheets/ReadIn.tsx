@@ -16,7 +16,7 @@ import { Fold } from '@/ui/Fold';
 import { Sheet } from '@/ui/Sheet';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { DECIMALS, ORDER_WORDS } from '@/words/tables';
 import { useRead, useSheet, type OpenSheet } from './use-sheet';
 

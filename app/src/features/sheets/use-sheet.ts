@@ -26,11 +26,11 @@ export interface OpenSheet {
   context: Omit<SheetContext, 'place'>;
 }
 
-export type SheetState =
+type SheetState =
   { is: 'waiting' } | { is: 'opening' } | { is: 'failed'; reason: string } | ({ is: 'open' } & OpenSheet);
 
 /** What a sheet comes to by its columns. */
-export interface ReadSheet {
+interface ReadSheet {
   facts: Fact[];
   /** Rows that tell something new, and rows that are here already. */
   taken: number;

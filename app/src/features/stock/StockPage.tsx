@@ -24,7 +24,7 @@ import { Words } from '@/ui/Words';
 import { UsedParts } from './UsedParts';
 import { ConnectorFields, NEW_CONNECTOR } from './ConnectorFields';
 
-export const STOCK_WORDS: Record<StockItem['kind'], string> = {
+const STOCK_WORDS: Record<StockItem['kind'], string> = {
   'finished-tube': 'Finished tubes',
   'empty-tube': 'Empty tubes',
   plug: 'Dry plugs',

@@ -15,7 +15,7 @@ import { lengthText } from '@/ui/units';
 import { useOnce } from '@/ui/useOnce';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 
 /** "Tube, 16 mm × 150 mm". */
 export function usedName(part: HomePart, length: Preferences['length']): string {

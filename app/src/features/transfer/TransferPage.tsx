@@ -24,7 +24,7 @@ import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import { goBack, goInstead } from '@/ui/way';
 import { Words } from '@/ui/Words';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { TALLIED_WORDS } from '@/words/home';
 
 interface Draft {

@@ -1,7 +1,7 @@
 import { G, Path } from 'react-native-svg';
 import { ellipsePath, placed } from './paths';
 
-export interface AntPlace {
+interface AntPlace {
   /** Middle of the body, mm. */
   x: number;
   /** Head towards the closed end. */

@@ -101,15 +101,6 @@ export function Cotton({ from, to, r, wet, palette }: CottonProps) {
   );
 }
 
-/** How far each finding of the wet front reaches into the plug. */
-export const WET_SHARE: Record<string, number> = {
-  dry: 0.06,
-  right: 0.72,
-  'at-face': 1,
-  soaked: 1,
-  leaking: 1,
-};
-
 /** A puddle in the chamber, when the plug lets water through. */
 export function Puddle({ from, to, r, palette }: { from: number; to: number; r: number; palette: Palette }) {
   return (

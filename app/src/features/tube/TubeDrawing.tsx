@@ -1,4 +1,6 @@
 import type { Divider, TubeHome } from '@gentle-burrow/core/facts';
+import { FRONT_SHARE } from '@gentle-burrow/core/tube';
+import type { WetFront } from '@gentle-burrow/core/vocabulary';
 import type { Milestone, KindLooks } from '@gentle-burrow/core/species';
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useBurrow } from '@/theme/theme';
@@ -17,7 +19,7 @@ import {
 } from './anatomy';
 import { Ants } from './Ant';
 import { Eggs, Larvae, Pupae } from './Brood';
-import { Cotton, Glass, Puddle, Water, WET_SHARE } from './Glass';
+import { Cotton, Glass, Puddle, Water } from './Glass';
 
 export interface TubeDrawingProps {
   tube: TubeHome;
@@ -111,7 +113,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
         from={a.plugStart}
         to={a.chamberStart}
         r={a.r - 0.2}
-        wet={lineMm <= 0.5 ? 0 : (WET_SHARE[wetFront ?? 'right'] ?? 0.72)}
+        wet={lineMm <= 0.5 ? 0 : Math.min(1, FRONT_SHARE[(wetFront ?? 'right') as WetFront])}
         palette={palette}
       />
       {tube.divider ? <Wall {...tube.divider} r={a.r} palette={palette} /> : null}

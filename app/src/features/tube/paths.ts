@@ -11,7 +11,7 @@ export function ellipsePath(cx: number, cy: number, rx: number, ry: number, turn
   return `M${n(cx - dx)} ${n(cy - dy)}${arc(cx + dx, cy + dy)}${arc(cx - dx, cy - dy)}Z`;
 }
 
-export interface Placing {
+interface Placing {
   x: number;
   y: number;
   /** Degrees. */

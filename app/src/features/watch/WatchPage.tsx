@@ -1,5 +1,5 @@
 import { OUTLOOK_EVENTS, type LaterOutlook, type Outlook } from '@gentle-burrow/core/founding';
-import { countText, type CountRange, type Instant } from '@gentle-burrow/core/quantity';
+import { DAY_MS, countText, type CountRange, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone, type KindCard } from '@gentle-burrow/core/species';
 import type { Caste } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
@@ -234,7 +234,7 @@ function quietest(at: Instant[], now: Date) {
   const times = [...at.map((a) => Date.parse(a)), now.getTime()];
   const gaps = times.slice(1).map((t, i) => t - (times[i] as number));
   if (gaps.length === 0) return [];
-  const days = Math.floor(Math.max(...gaps) / 86_400_000);
+  const days = Math.floor(Math.max(...gaps) / DAY_MS);
   return days < 3 ? [] : [{ name: 'Longest left in peace', said: `${days} days`, done: true }];
 }
 

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@gentle-burrow/core/quantity';
 import type { LaterOutlook, Outlook } from '@gentle-burrow/core/founding';
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
 import { listed, numbered } from '@gentle-burrow/core/words';
@@ -37,7 +38,7 @@ export function countdown(outlook: Outlook, now: Date): Countdown | null {
   const band = event ? outlook.events[event].band : outlook.later?.secondBatch.workers;
   const { p10, p50, p90 } = band ?? {};
   if (!p10 || !p50 || !p90) return null;
-  const days = (at: string) => Math.max(0, (Date.parse(at) - now.getTime()) / 86_400_000);
+  const days = (at: string) => Math.max(0, (Date.parse(at) - now.getTime()) / DAY_MS);
   const [low, middle, high] = [days(p10), days(p50), days(p90)];
   const [from, to] = [Math.round(low), Math.round(high)];
   const says =

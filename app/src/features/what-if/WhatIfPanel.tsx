@@ -2,7 +2,8 @@ import { lookingSchool } from '@gentle-burrow/core/care';
 import { OUTLOOK_EVENTS, type Outlook } from '@gentle-burrow/core/founding';
 import type { PlaceRecord } from '@gentle-burrow/core/climate';
 import type { Place } from '@gentle-burrow/core/facts';
-import { addDays, type Band, type Instant } from '@gentle-burrow/core/quantity';
+import { DAY_MS, addDays, type Band, type Instant } from '@gentle-burrow/core/quantity';
+import { WHAT_IF_WINTER_C } from '@gentle-burrow/core/season';
 import type { QueenFacts, WhatIf } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
 import { useMemo, useState } from 'react';
@@ -21,13 +22,12 @@ import { SPACE } from '@/theme/tokens';
 import { bandText, dayText } from '@/ui/dates';
 import { Slide } from '@/ui/Slide';
 import { Tick } from '@/ui/Tick';
-import { tempDiffText } from '@/ui/units';
+import { tempDiffText, tempText } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
 import { Words } from '@/ui/Words';
 import { useWhatIf } from './use-what-if';
 
 const BAR = 30;
-const DAY = 86_400_000;
 /** With hands off nobody looks for so long. */
 const HANDS_OFF_DAYS = 60;
 
@@ -104,7 +104,9 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
         min={0}
         max={24}
         text={
-          change.winterWeeks === 0 ? 'not' : `${change.winterWeeks} weeks at ${winterText(units.temperature)}`
+          change.winterWeeks === 0
+            ? 'not'
+            : `${change.winterWeeks} weeks at ${tempText(WHAT_IF_WINTER_C, units.temperature)}`
         }
         onChange={(winterWeeks) => set({ winterWeeks })}
       />
@@ -179,8 +181,6 @@ const withPlace = (facts: QueenFacts, place: Place, record: PlaceRecord | null):
   measured: [...(facts.measured ?? []).filter((r) => r.placeId !== place.id), ...(record ? [record] : [])],
 });
 
-const winterText = (unit: 'C' | 'F'): string => (unit === 'F' ? '44 °F' : '6.5 °C');
-
 /** "About 3 to 5 looks". */
 function looksText(usual: number, most: number | null): string {
   const range = most !== null && most > usual ? `${usual} to ${most}` : String(usual);
@@ -205,9 +205,9 @@ function Compared({ before, after, now }: { before: Outlook; after: Outlook; now
       return at ? [new Date(at).getTime()] : [];
     }),
   );
-  const end = Math.min(now.getTime() + 330 * DAY, Math.max(now.getTime() + 14 * DAY, ...ends));
+  const end = Math.min(now.getTime() + 330 * DAY_MS, Math.max(now.getTime() + 14 * DAY_MS, ...ends));
   const x = scaleTime()
-    .domain([new Date(now.getTime() - 3 * DAY), new Date(end)])
+    .domain([new Date(now.getTime() - 3 * DAY_MS), new Date(end)])
     .range([2, Math.max(3, width - 2)]);
   const bar = (band: Band<Instant | null>, wide: number, strong: boolean) => {
     if (!band.p10) return null;

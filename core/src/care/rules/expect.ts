@@ -1,3 +1,4 @@
+import { capital } from '../../words';
 import { msOf, phrase, type Band, type Instant, type Phrase } from '../../quantity';
 
 /** When something is awaited, as a clause: never a past date as a forecast. */
@@ -20,5 +21,3 @@ export function expectSentence(what: string, band: Band<Instant | null>, now: In
   const head = typeof first === 'object' && 'word' in first ? capital(first.word) : '';
   return [{ word: head }, ...clause.slice(1), '.'];
 }
-
-export const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;

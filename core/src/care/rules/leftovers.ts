@@ -1,9 +1,8 @@
 import { stillThere, type Offer } from '../../founding';
 import { addDays, daysBetween, isSome, msOf, phrase, type Phrase } from '../../quantity';
 import { MILESTONES } from '../../species';
-import { FOOD_WORDS } from '../../words';
+import { FOOD_WORDS, capital } from '../../words';
 import { fedThroughout, type Case } from '../case';
-import { capital } from './expect';
 import { endOf } from './food/ends';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';

@@ -5,7 +5,7 @@ import { fedThroughout, type Case } from '../case';
 import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
-import { capital } from './expect';
+import { capital } from '../../words';
 import { hungers, lastMealOf } from './food';
 import { disturbingSpot } from './spot';
 import { tubeFault } from './tube-fault';

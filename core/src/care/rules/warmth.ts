@@ -9,7 +9,7 @@ import { setAside, spotCriteria, spotFault } from './spot';
 /** Water freezes. */
 const FREEZES_C = 0;
 
-const STEPS = 'In small steps, a degree or two a day, at the open end only, never at the water end.';
+const STEPS: Phrase = phrase`In small steps, ${{ tempDiffC: 1 }} to ${{ tempDiffC: 2 }} a day, at the open end only, never at the water end.`;
 
 /** Is she warm enough, and not too hot? Heat that kills comes before everything else. */
 export const warmth: Rule = (c) => {
@@ -98,7 +98,7 @@ export const warmth: Rule = (c) => {
           : phrase`At ${{ tempC }} nothing develops: this is her winter. ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }} is usual and saves her more; no more warmth now.`,
     });
   if (heat === 'hot') {
-    const says = phrase`At ${{ tempC }} she is warmer than her best, ${{ tempC: low }} to ${{ tempC: high }}. Cool her in small steps: above her best it does not go faster, and a cheap thermometer may hide another degree or two.`;
+    const says = phrase`At ${{ tempC }} she is warmer than her best, ${{ tempC: low }} to ${{ tempC: high }}. Cool her in small steps: above her best it does not go faster, and a cheap thermometer may hide another ${{ tempDiffC: 1 }} or ${{ tempDiffC: 2 }}.`;
     return verdict({
       ...common,
       answer: 'a little too warm',
@@ -116,7 +116,10 @@ export const warmth: Rule = (c) => {
       says: ['Her kind is active in the cold and rests in the heat of summer.'],
     });
   if (heat === 'cool') {
-    const says = phrase`At ${{ tempC }} she is slower, not in danger. A few degrees more, up to ${{ tempC: low }}, bring her brood on faster. ${{ word: STEPS }}`;
+    const says: Phrase = [
+      ...phrase`At ${{ tempC }} she is slower, not in danger. A few degrees more, up to ${{ tempC: low }}, bring her brood on faster. `,
+      ...STEPS,
+    ];
     const season = coolSuits(c);
     return verdict({
       ...common,
@@ -131,7 +134,10 @@ export const warmth: Rule = (c) => {
       answer: 'cool, as the season is',
       says: phrase`Leave her as cool as she is. At ${{ tempC }} nothing develops, and her winter is near.`,
     });
-  const says = phrase`At ${{ tempC }} nothing develops, and it is not winter: bring her into ${{ tempC: low }} to ${{ tempC: high }}. ${{ word: STEPS }}`;
+  const says: Phrase = [
+    ...phrase`At ${{ tempC }} nothing develops, and it is not winter: bring her into ${{ tempC: low }} to ${{ tempC: high }}. `,
+    ...STEPS,
+  ];
   return verdict({
     ...common,
     answer: 'too cold',

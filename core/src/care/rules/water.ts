@@ -1,5 +1,6 @@
 import { addDays, daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { nounOf, partOf, underWay } from '../../housing';
+import { capital } from '../../words';
 import { daysAwake } from '../awake';
 import { livesInTube, type Case, type InTube } from '../case';
 import { figure } from '../practice';
@@ -221,8 +222,6 @@ function other({ housing, move }: InTube): string {
   const to = move ? partOf(housing, move.to) : undefined;
   return to && to.part.kind !== 'tube' ? `a ${nounOf(to.part)}` : 'a fresh tube';
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A fresh tube is begun weeks before the line may end. */
 function freshHome(c: InTube): Ask[] {

@@ -6,7 +6,7 @@ const HOUR_MS = 3_600_000;
 /** Offsets are looked up once for so long a stretch, unless the clocks change in it. */
 const STRETCH_MS = 24 * HOUR_MS;
 
-export type LocalMs = { ms: number } | { gap: true };
+type LocalMs = { ms: number } | { gap: true };
 
 /** Turns what a wall clock shows into moments, row after row. */
 export interface WallClock {

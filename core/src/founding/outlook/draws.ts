@@ -46,7 +46,7 @@ export function boundsOf(known: QueenLedger, milestone: Milestone, origin: Insta
 }
 
 /** All that one species' draws rest on. */
-export interface Sampling {
+interface Sampling {
   profile: SpeciesProfile;
   futures: readonly Future[];
   bounds: Bounds[];

@@ -42,7 +42,7 @@ export interface Likely {
   count: Band;
 }
 
-export interface LaterBatches {
+interface LaterBatches {
   /** Days after intake on which she lays again, and on which the first worker of that batch comes out. */
   second: { eggs: Float64Array; workers: Float64Array };
   /** Workers at the beginning of the coming winter; null where there is none, or when it is winter. */

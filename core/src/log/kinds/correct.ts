@@ -7,7 +7,7 @@ import { defineKind } from '../kind';
 const change = <S extends z.ZodType>(value: S) => z.object({ was: value, is: value });
 
 /** What stands outside the log is put right: her name, her batch, her first home as it was set up, where she was first put. */
-export const correctSchema = z.object({
+const correctSchema = z.object({
   kind: z.literal('correct'),
   at: instantSchema,
   label: change(queenSchema.shape.label).optional(),

@@ -9,7 +9,7 @@ const tempC = z
   .max(70, 'The temperature is above 70 °C. Check the figure and its unit.');
 
 /** Where a mat or cable lies at her tube, and how warm it was along it. */
-export const heatSchema = z.object({
+const heatSchema = z.object({
   kind: z.literal('heat'),
   at: instantSchema,
   /** From the mouth to the edge of the heat, mm; below 0 it reaches under the tube; null: it was taken away. */

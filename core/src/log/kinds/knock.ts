@@ -4,7 +4,7 @@ import { noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
 /** The tube was knocked, dropped or shaken, not on purpose. */
-export const knockSchema = z.object({
+const knockSchema = z.object({
   kind: z.literal('knock'),
   at: instantSchema,
   text: noteText.optional(),

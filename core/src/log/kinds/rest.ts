@@ -4,7 +4,7 @@ import { noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
 /** A look not taken, on purpose: she is left alone until a date. */
-export const restSchema = z.object({
+const restSchema = z.object({
   kind: z.literal('rest'),
   at: instantSchema,
   until: instantSchema,

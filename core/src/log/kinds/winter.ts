@@ -4,7 +4,7 @@ import { noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
 /** When and where she winters, and where she stands afterwards. */
-export const winterPlanSchema = z
+const winterPlanSchema = z
   .object({
     placeId: idSchema,
     from: instantSchema,
@@ -21,7 +21,7 @@ export const winterPlanSchema = z
   });
 
 /** Her winter is planned, or planned anew; null: it is called off, or over. */
-export const winterSchema = z.object({
+const winterSchema = z.object({
   kind: z.literal('winter'),
   at: instantSchema,
   plan: winterPlanSchema.nullable(),

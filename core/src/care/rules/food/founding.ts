@@ -1,9 +1,8 @@
 import type { Offer } from '../../../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
-import { counted, FOOD_WORDS } from '../../../words';
+import { counted, FOOD_WORDS, capital } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
-import { capital } from '../expect';
 import { ask, COMMON_PRACTICE, criterion, OWN_LOG, type Criterion, type Verdict } from '../../verdict';
 import { onOffer } from './ends';
 import { founderCriterion, fedCriterion, proteinMissing, refusalCriteria, refusedFood } from './reasons';

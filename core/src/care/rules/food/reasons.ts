@@ -1,10 +1,9 @@
 import { isMeal, lastMeal, refusalsOf, type Offer, type Refusals } from '../../../founding';
 import { daysBetween, isSome, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
-import { counted } from '../../../words';
+import { counted, capital } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
-import { capital } from '../expect';
 import { menuOf } from './words';
 
 const FOUNDER_NAMES = {

@@ -18,7 +18,7 @@ import { Button } from '@/ui/Button';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault, NumberField } from '@/ui/fields';
 import { go } from '@/ui/way';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import {
   BROOD_THERE_WORDS,
   COVER_WORDS,

@@ -5,7 +5,7 @@ import { usePreferences } from '@/theme/preferences';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields';
 import { fineFromMm, fromMm, toMm } from '@/ui/units';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { JOINT_WORDS } from '@/words/home';
 import type { HomeDraft } from './draft';
 

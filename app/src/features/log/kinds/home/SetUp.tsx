@@ -7,7 +7,7 @@ import { BodyDrawing } from '@/features/home/BodyDrawing';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { useWidth } from '@/ui/useWidth';
-import { capital } from '@/words/capital';
+import { capital } from '@gentle-burrow/core/words';
 import { PURPOSE_WORDS } from '@/words/home';
 import { BodyNumbers } from '../../BodyNumbers';
 import { kindChosen, purposeOf, type HomeDraft } from './draft';

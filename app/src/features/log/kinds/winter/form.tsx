@@ -1,6 +1,7 @@
 import { gradualSteps, stepsPhrase } from '@gentle-burrow/core/care';
 import { addDays, dayOf, startOfDay, type Phrase } from '@gentle-burrow/core/quantity';
-import { isWinteringTempC, WINTER_TEMP_C, winterAround } from '@gentle-burrow/core/season';
+import { WINTER_TEMP_C, winterAround, winterRange } from '@gentle-burrow/core/season';
+import type { SpeciesProfile } from '@gentle-burrow/core/species';
 import { StyleSheet, View } from 'react-native';
 import { usePlacesAsMeasured } from '@/data/places-as-measured';
 import { useSettings } from '@/data/queries';
@@ -14,7 +15,7 @@ import { DateField, Fault } from '@/ui/fields';
 import { Said } from '@/ui/Said';
 import { Caution } from '@/ui/Sheet';
 import { Tick } from '@/ui/Tick';
-import { inUnits, tempText } from '@/ui/units';
+import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import type { FieldsProps, KindForm } from '../../kind-form';
 
@@ -29,9 +30,11 @@ interface Draft {
   was: { from: string; until: string } | null;
 }
 
-/** "5 to 8 °C", in the keeper's unit. */
-const usualText = (units: Preferences): string =>
-  inUnits(`${WINTER_TEMP_C.low} to ${WINTER_TEMP_C.high} °C`, units);
+/** "5 °C to 8 °C", by how deep a winter suits her, in the keeper's unit. */
+const usualText = ({ rest }: Pick<SpeciesProfile, 'rest'>, { temperature }: Preferences): string => {
+  const { low, high } = winterRange(rest.value);
+  return `${tempText(low, temperature)} to ${tempText(high, temperature)}`;
+};
 
 /** By day, at noon of the keeper's clock. */
 const noonOf = (day: string) => addDays(startOfDay(day, zoneNow()), 0.5);
@@ -80,7 +83,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
       {draft.off ? null : (
         <>
           <Choice
-            label={`Where she winters (${usualText(units)} is usual)`}
+            label={`Where she winters (${usualText(profile, units)} is usual)`}
             options={options}
             value={draft.placeId}
             onChange={(placeId) => change({ placeId })}
@@ -105,9 +108,9 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
             onChange={(thenPlaceId) => change({ thenPlaceId })}
           />
           {fault ? <Fault>{fault}</Fault> : null}
-          {cold && !isWinteringTempC(cold.tempC) ? (
+          {cold && cold.tempC > Math.max(WINTER_TEMP_C.edge, winterRange(profile.rest.value).high) ? (
             <Words kind="small" soft>
-              {`It is warmer there than a winter is: ${usualText(units)} is common practice.`}
+              {`It is warmer there than a winter is: ${usualText(profile, units)} is common practice.`}
             </Words>
           ) : null}
           <View aria-live="polite">
@@ -117,8 +120,8 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
           </View>
           <Caution>
             <Words kind="small">
-              In a fridge used for food only in a closed container. Water for the whole time; never below
-              freezing, for glass bursts.
+              If you use a fridge that holds food, put her in a closed container. She needs water for the
+              whole time. Never let it freeze: that bursts the glass.
             </Words>
           </Caution>
         </>

@@ -317,7 +317,7 @@ export async function seriousFaults(page: Page, which = ALL): Promise<string[]> 
 /** A local calendar day so many days ago, as a date input takes it. */
 export function dayAgo(days: number): string {
   const d = new Date(clockMs() - days * 86_400_000);
-  return new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Berlin' }).format(d);
+  return new Intl.DateTimeFormat('en-CA', { timeZone: process.env.BURROW_ZONE ?? 'Europe/Berlin' }).format(d);
 }
 
 export interface Counts {

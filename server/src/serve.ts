@@ -87,7 +87,7 @@ function tenths(tell: (percent: number) => void): (share: number) => void {
 const GRACE_MS = 1500;
 
 /** Threads for projections, one a core. */
-const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
+export const projectors = (size = Math.max(1, Math.min(4, availableParallelism()))): WorkerPool =>
   new WorkerPool(worker, size);
 
 /** Makes the data directory, with the demo in it where that is asked for. */

@@ -10,7 +10,7 @@ import {
 } from '../../quantity';
 import { MILESTONES, STAGES, type Milestone, type SpeciesProfile } from '../../species';
 import { batchDays } from './draws';
-import type { Hemisphere } from '../../season';
+import { winterAround, type Hemisphere } from '../../season';
 import type { Future } from './futures';
 import type { QueenLedger } from '../ledger/queen-ledger';
 import { blurred } from '../ledger/vanished';
@@ -25,9 +25,6 @@ const GROWTH = { median: 0.75, logSpread: 0.35 };
 const MOST_BATCHES = 5;
 /** Brood that was counted may dwindle by a fifth before it is grown: eaten, or never seen again. Prior. */
 const KEPT_SHARE = 0.8;
-/** Practice: cooling begins about the end of October in the north; half a year later in the south. */
-const WINTER_MONTH = { north: 10, south: 4 } as const;
-const WINTER_MONTHS = 4;
 
 /** One species of the sample, in the order of its draws. */
 export interface Part {
@@ -53,11 +50,10 @@ interface LaterBatches {
 /** The beginning of the coming winter; null while it is winter, and for kinds that do not winter. */
 export function nextWinter(profile: SpeciesProfile, now: Instant, hemisphere: Hemisphere): Instant | null {
   if (!profile.winters.value) return null;
-  const at = new Date(msOf(now));
-  const month = WINTER_MONTH[hemisphere];
-  if ((at.getUTCMonth() - month + 12) % 12 < WINTER_MONTHS) return null;
-  const year = at.getUTCMonth() >= month ? at.getUTCFullYear() + 1 : at.getUTCFullYear();
-  return new Date(Date.UTC(year, month, 1)).toISOString();
+  const { begin, wakeFrom, wakeBy } = winterAround(now, hemisphere);
+  if (msOf(begin) > msOf(now)) return begin;
+  // in spring the coming one is the next
+  return msOf(now) < msOf(wakeFrom) ? null : winterAround(wakeBy, hemisphere).begin;
 }
 
 interface Batch {

@@ -53,7 +53,7 @@ export class Burrow {
   said = '';
   private constructor(
     readonly folder: string,
-    readonly port: number,
+    private port: number,
     private readonly demo: boolean,
     /** In a process of its own, which can be killed. */
     private readonly alone: boolean,
@@ -68,8 +68,15 @@ export class Burrow {
     // making a database takes seconds: each kind was made once and is copied
     cpSync(template(demo), folder, { recursive: true });
     const burrow = new Burrow(folder, await freePort(), demo, alone);
-    await burrow.start();
-    return burrow;
+    // a port that was free may have been taken since by whatever else asks for one
+    for (let tries = 0; ; tries++)
+      try {
+        await burrow.start();
+        return burrow;
+      } catch (error) {
+        if (tries >= 3 || !/is taken by another program/.test(String(error))) throw error;
+        burrow.port = await freePort();
+      }
   }
 
   /** Makes what the directories of all tests begin with. */

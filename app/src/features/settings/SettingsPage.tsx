@@ -10,6 +10,7 @@ import { put } from '@/data/outbox';
 import { useSettings, useSettingsKnown } from '@/data/queries';
 import { setPreferences, usePreferences } from '@/theme/preferences';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Loading } from '@/ui/states';
@@ -92,22 +93,24 @@ function Decisions() {
         value={settings.nestSchool}
         onChange={(nestSchool) => decide({ nestSchool })}
       />
-      <Choice
-        label="When the old home is lit in a move"
-        options={LIGHT_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
-        value={settings.lightSchool}
-        onChange={(lightSchool) => decide({ lightSchool })}
-      />
-      <Choice
-        label="How long each step of a move is given"
-        options={PATIENCE_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
-        value={settings.patienceSchool}
-        onChange={(patienceSchool) => decide({ patienceSchool })}
-      />
-      <Words kind="small" soft>
-        Mould at the brood shortens both to days. A colony can have methods of its own: open “Why” on its
-        page.
-      </Words>
+      <Fold title="Moving house">
+        <Choice
+          label="When the old home is lit in a move"
+          options={LIGHT_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+          value={settings.lightSchool}
+          onChange={(lightSchool) => decide({ lightSchool })}
+        />
+        <Choice
+          label="How long each step of a move is given"
+          options={PATIENCE_SCHOOLS.map((s) => ({ value: s.id, label: s.name, hint: s.says }))}
+          value={settings.patienceSchool}
+          onChange={(patienceSchool) => decide({ patienceSchool })}
+        />
+        <Words kind="small" soft>
+          Mould at the brood shortens both to days. A colony can have methods of its own: open “Why” on its
+          page.
+        </Words>
+      </Fold>
       <Choice
         label="Your time zone, for days and dates"
         options={zones(settings.zone)}

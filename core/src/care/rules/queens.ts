@@ -37,6 +37,20 @@ function several(c: Case, taken: number): ReturnType<Rule> {
   );
   const separate = (says: string) => askNow(c, 'separate', [says], 2);
   const together = c.profile.queens.value;
+  if (fewer && together === 'several') {
+    const says = [
+      `Look for the queens at the next feed: ${seen.n} of ${taken} ${seen.n === 1 ? 'was' : 'were'} seen. In her species several live together, and one is easily hidden; if you find a body, log it.`,
+    ];
+    return verdict({
+      ...common,
+      question,
+      answer: 'one was not seen',
+      says,
+      pressure: 'free',
+      notice: true,
+      criteria: [rule, criterion('all-there', 'unmet', says, OWN_LOG, { evidence: [seen.entryId] })],
+    });
+  }
   if (fewer) {
     const says = [
       `Only ${counted(seen.n, 'queen')} of ${taken} ${seen.n === 1 ? 'was' : 'were'} seen: one may be dead, and the others may fight now. Look for her body; separate them, or watch them daily.`,

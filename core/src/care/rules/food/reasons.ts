@@ -66,15 +66,19 @@ export function fedCriterion(meal: Offer | null, days: number, byDays: number, u
   );
 }
 
+/** What she does not live on is no meal, and that she leaves it tells nothing. */
+const refusalsHere = (c: Case): Refusals[] =>
+  refusalsOf(c.known.offers).filter(({ food }) => menuOf(c).feeds.includes(food));
+
 /** The food that is to be changed: refused so often in a row that it is named; null when none is. */
 export function refusedFood(c: Case): Refusals | null {
-  const [worst] = refusalsOf(c.known.offers);
+  const [worst] = refusalsHere(c);
   return worst && worst.row.length >= figure('refusals') ? worst : null;
 }
 
 /** Each food apart: what was taken does not make up for what was left. */
 export const refusalCriteria = (c: Case): Criterion[] =>
-  refusalsOf(c.known.offers).map(({ food, row }, i) =>
+  refusalsHere(c).map(({ food, row }, i) =>
     criterion(
       i === 0 ? 'refused' : `refused-${food}`,
       'unmet',

@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { countBrood, dayAgo, expect, logLook, nextTo, pickKind, test, testKilled, toView } from '../burrow';
+import {
+  countBrood,
+  dayAgo,
+  expect,
+  logLook,
+  nextTo,
+  pickKind,
+  test,
+  testKilled,
+  toView,
+  travel,
+} from '../burrow';
 
 interface Detail {
   queen: { id: string };
@@ -104,6 +115,26 @@ testKilled(
     );
   },
 );
+
+// the short form of the sweep: a leap day, and the last evening of a year
+for (const at of ['2028-02-29T10:00:00.000Z', '2027-12-31T21:30:00.000Z'])
+  test(
+    `a queen is taken in, looked at and advised on ${at.slice(0, 10)}`,
+    { tag: '@phone' },
+    async ({ page, burrow }) => {
+      await travel(page, burrow, at);
+      await page.goto(burrow.url);
+      await takeIn(page, 20);
+      await logLook(page, 5, { eggs: 3, larvae: 0 });
+      const id = page.url().split('/').pop() as string;
+      await expect
+        .poll(async () => (await burrow.api<Detail>(`/queens/${id}`)).view?.ledger.looksSpent)
+        .toBe(1);
+      const { view } = await burrow.api<Detail>(`/queens/${id}`);
+      expect(view.counsel.next.length).toBeGreaterThan(0);
+      expect(view.outlook.events.eggs?.status).toBe('seen');
+    },
+  );
 
 test('the outlook re-dates itself when she is late', { tag: '@wide' }, async ({ page, burrow }) => {
   await page.goto(burrow.url);

@@ -8,7 +8,7 @@ import { figure, type Verdict } from './index';
 
 const viewOf = ({ facts, settings, now }: Made): QueenView => queenView(facts, settings, now, { draws: 150 });
 
-function always(check: (made: Made, view: QueenView) => void, numRuns = 400): void {
+function always(check: (made: Made, view: QueenView) => void, numRuns = 150): void {
   fc.assert(
     fc.property(situation, (s) => {
       const made = make(s);

@@ -127,7 +127,8 @@ describe('homes that are no tube', () => {
   });
 
   test('in saturated air it need never be wetted', () => {
-    expect(at('dish-cell', 22, 1).everyDays.p50).toBe(Infinity);
+    // told to the horizon of ten years: no number that is none crosses the wire
+    expect(at('dish-cell', 22, 1).everyDays.p50).toBe(3650);
     expect(at('dish-cell', 22, 1).dryAt).toEqual({ p10: null, p50: null, p90: null });
   });
 

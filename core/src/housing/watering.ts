@@ -195,7 +195,8 @@ export function wateringOf(
     p90: of(EIGHT_OF_TEN),
   });
   return {
-    everyDays: band((z) => held(z) / perDay),
+    // in air that takes no water it is told to the horizon: what is beyond it has no end, and no number
+    everyDays: band((z) => Math.min(HORIZON_DAYS, held(z) / perDay)),
     lastAt: last.at,
     dryAt: band(dry),
     usableMl: spendMl,

@@ -13,8 +13,9 @@ export function offerAndWatch(c: Case): Verdict {
   const { what, takes } = menuOf(c).trial;
   const tried = menuOf(c).huntsFor === 'nobody' ? 'leaves' : 'protein';
   const last = c.known.offers.filter((o) => o.food === tried).at(-1);
+  const ate = last?.outcome === 'taken';
   const from = last
-    ? addDays(last.at, figure('offerAgainDays'))
+    ? addDays(last.at, figure(ate ? 'weeklyFeedDays' : 'offerAgainDays'))
     : addDays(c.known.intake?.at ?? c.now, figure('peaceDays'));
   const open = msOf(from) <= msOf(c.now);
   const says: Phrase = [
@@ -25,7 +26,7 @@ export function offerAndWatch(c: Case): Verdict {
     says: open
       ? says
       : last
-        ? phrase`${{ word: last.refused ? 'She left it.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
+        ? phrase`${{ word: last.refused ? 'She left it.' : ate ? 'She ate it, so she may need feeding.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
         : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
     pressure: open ? 'soon' : 'rest',
     until: open ? null : from,

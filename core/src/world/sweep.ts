@@ -91,7 +91,7 @@ export function yearsLater(s: Situation, years: number): Situation {
 
 /** Whether a situation names a year or a day of its own in words, which another year would change. */
 export const namesItsYear = ({ must = [], mustNot = [] }: Situation): boolean =>
-  [...must, ...mustNot].some((e) => /20\d\d/.test(JSON.stringify([e.text, e.headline, e.anywhere])));
+  [...must, ...mustNot].some((e) => /20[\d(]/.test(JSON.stringify([e.text, e.headline, e.anywhere])));
 
 /** What a situation fails when it is so many years later. */
 export const failuresLater = (s: Situation, years: number, draws = 600): string[] => {

@@ -2,8 +2,8 @@ import { stillThere, type Offer } from '../../founding';
 import { addDays, daysBetween, isSome, msOf, phrase, type Phrase } from '../../quantity';
 import { MILESTONES } from '../../species';
 import { FOOD_WORDS, capital } from '../../words';
-import { fedThroughout, type Case } from '../case';
-import { endOf } from './food/ends';
+import type { Case } from '../case';
+import { endOf, standsOutside } from './food/ends';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
 
@@ -73,9 +73,7 @@ function reason(c: Case, { food, spot }: Offer): string {
     case 'seeds':
       return 'damp seeds sprout and mould.';
     case 'sugar': {
-      const outside =
-        spot === 'foraging-space' || spot === 'outer-room' || (spot === null && fedThroughout(c.eating));
-      if (outside) return 'it ferments and draws mould.';
+      if (standsOutside(c, spot)) return 'it ferments and draws mould.';
       const { counts } = c.known;
       const brood = MILESTONES.some((m) => m !== 'workers' && counts[m] && isSome(counts[m].range));
       return brood ? 'free liquid and brood do not go together.' : 'it fouls, and she may drown in it.';

@@ -5,6 +5,11 @@ import { figure } from '../../practice';
 
 const HOUR = 1 / 24;
 
+/** Whether food at this place stands outside her cell; where no place is told, only those fed all along have one outside. */
+export function standsOutside(c: Case, spot: Offer['spot']): boolean {
+  return spot === 'foraging-space' || spot === 'outer-room' || (spot === null && fedThroughout(c.eating));
+}
+
 /** When an offer is over: hours for free liquid with a founding queen, a day for protein, days where it stands outside. */
 export function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): Instant {
   const hours = (n: number) => addDays(at, n * HOUR);
@@ -12,9 +17,8 @@ export function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): In
   if (food === 'leaves') return addDays(at, figure('leavesDays'));
   if (food === 'protein') return hours(figure('proteinHours'));
   if (way === 'feeder') return addDays(at, figure('feederDays'));
-  const outside =
-    spot === 'foraging-space' || spot === 'outer-room' || (spot === null && fedThroughout(c.eating));
-  if (outside) return addDays(at, way === 'dish' ? figure('dishDays') : figure('outsideSugarDays'));
+  if (standsOutside(c, spot))
+    return addDays(at, way === 'dish' ? figure('dishDays') : figure('outsideSugarDays'));
   if (way === 'drop' || way === 'swab' || !workersThere) return hours(figure('dropHours'));
   return hours(figure('sugarWithWorkersHours'));
 }

@@ -38,7 +38,9 @@ for (const years of [1, 2, 3])
     `case book, ${book.length} situations, ${years} years later`,
   );
 
-if (!process.argv.includes('--no-browser'))
+if (!process.argv.includes('--no-browser')) {
+  // what the browser opens is what was built of these sources
+  spawnSync(process.execPath, [join('scripts', 'prepare.mjs')], { cwd: root, stdio: 'inherit' });
   SWEEP_DATES.forEach((date, i) => {
     const zone = SWEEP_ZONES[i % SWEEP_ZONES.length] as string;
     const { status, stdout } = spawnSync(
@@ -62,6 +64,7 @@ if (!process.argv.includes('--no-browser'))
     );
     tell(status === 0 ? [] : [stdout.slice(-1500)], `main end-to-end path on ${date} in ${zone}`);
   });
+}
 
 console.log(`\n${failed} ${failed === 1 ? 'fault' : 'faults'} in ${SWEEP_DATES.length} dates.`);
 process.exitCode = failed > 0 ? 1 : 0;

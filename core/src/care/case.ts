@@ -43,7 +43,14 @@ import {
 import { phaseOf, winterAround, type Hemisphere, type Phase, type Winter } from '../season';
 import type { SpeciesProfile } from '../species';
 import { reservoirBand, type Reservoir } from '../tube';
-import { placeTemperature, roomsOfStays, temperatureAt, wintersAt, type Room } from '../warmth';
+import {
+  placeTemperature,
+  roomsOfStays,
+  temperatureAt,
+  thermometerErrorC,
+  wintersAt,
+  type Room,
+} from '../warmth';
 import { peaceOf, type Peace } from './peace';
 import { figure } from './practice';
 import { lookingSchool, patienceDaysOf, type LookingSchool } from './schools';
@@ -63,6 +70,8 @@ export interface CaseInput {
   place: Place;
   /** Where her tube has stood, one room after another; where it stands now when not given. */
   rooms?: readonly Room[];
+  /** Standard error of the thermometer there, °C; as it was told of the place when not given. */
+  thermometerErrorC?: number;
   lookingSchool: LookingSchoolId;
   spaceSchool?: SpaceSchoolId;
   nestSchool?: NestSchoolId;
@@ -116,6 +125,8 @@ export interface Case {
   tempC: number;
   /** The coldest that was read at her place within the last days; null when nothing was. */
   coldestC: number | null;
+  /** Standard error of the thermometer that says so, °C. */
+  tempErrorC: number;
   /** The water of the tube she lives in; null when she lives in something else. */
   water: Reservoir | null;
   /** The water of the other part of a move, when that is a tube. */
@@ -204,6 +215,7 @@ export function caseOf(input: CaseInput): Case {
     rooms,
     tempC,
     coldestC: place.spot?.dayLowC ?? null,
+    tempErrorC: input.thermometerErrorC ?? thermometerErrorC(place),
     water: tube ? waterOf(known, tube, rooms, now) : null,
     otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
     roomRelHumidity: roomAt(rooms, now)?.roomRelHumidity ?? place.roomRelHumidity,

@@ -1,9 +1,13 @@
 import type { SpeciesProfile } from '../species';
-import { nothingDevelops } from '../warmth';
+import { nothingDevelops, THERMOMETER_ERROR_C } from '../warmth';
+import type { Case } from './case';
 import { figure } from './practice';
 
-/** What a temperature is to her. Danger: brood and queen die. Still: nothing develops. */
-export type Heat = 'danger' | 'hot' | 'best' | 'cool' | 'still';
+/**
+ * What a temperature is to her. Danger: brood and queen die. Close: less below that than a thermometer may hide. Still: nothing
+ * develops.
+ */
+export type Heat = 'danger' | 'close' | 'hot' | 'best' | 'cool' | 'still';
 
 /** From there on she and her brood are in danger: the practice for all, or where her kind's development breaks down. */
 export function dangerC(profile: SpeciesProfile | null): number {
@@ -11,17 +15,55 @@ export function dangerC(profile: SpeciesProfile | null): number {
   return Math.min(figure('dangerC'), ...limits);
 }
 
+/** What a thermometer may hide, °C: how well a place is known beside it makes that no more. */
+export const hiddenC = (errorC: number = THERMOMETER_ERROR_C.unchecked): number =>
+  Math.min(errorC, THERMOMETER_ERROR_C.unchecked);
+
 /**
  * What this warmth is to a kind. One answer for her page, for a place, for a move and for "what if".
  * @param profile null when no kind is known: then only danger is judged
+ * @param errorC standard error of the thermometer, °C; that of one which nobody checked when not given
  */
-export function heatOf(profile: SpeciesProfile | null, tempC: number): Heat {
-  if (tempC >= dangerC(profile)) return 'danger';
-  if (!profile) return 'best';
+export function heatOf(profile: SpeciesProfile | null, tempC: number, errorC?: number): Heat {
+  const limit = dangerC(profile);
+  if (tempC >= limit) return 'danger';
+  const close = tempC >= limit - hiddenC(errorC);
+  if (!profile) return close ? 'close' : 'best';
   const { low, high } = profile.bestTempC.value;
   // a thermometer is off by about so much on either side: a hundredth of a degree above her best is her best
   const margin = figure('heatMarginC');
-  if (tempC > high + margin) return 'hot';
+  if (tempC > high + margin) return close ? 'close' : 'hot';
   if (tempC >= low - margin) return 'best';
   return nothingDevelops(profile, tempC) ? 'still' : 'cool';
 }
+
+/** How warm she stands, and at its warmest reaches, whichever is graver. One answer for all rules. */
+export function heatNow({ profile, tempC, place, tempErrorC, wintering }: HeatedCase): {
+  heat: Heat;
+  tempC: number;
+  /** What her place reaches in the warmest hour, rather than what she stands at. */
+  reaches: boolean;
+} {
+  const of = (c: number, reaches: boolean) => ({ heat: heatOf(profile, c, tempErrorC), tempC: c, reaches });
+  const stands = of(tempC, false);
+  const peakC = place.spot?.dayHighC;
+  const peak = peakC === undefined || wintering ? null : of(peakC, true);
+  const grave = (h: Heat) => (h === 'danger' ? 2 : h === 'close' ? 1 : 0);
+  return peak && grave(peak.heat) > grave(stands.heat) ? peak : stands;
+}
+type HeatedCase = Pick<Case, 'profile' | 'tempC' | 'place' | 'tempErrorC' | 'wintering'>;
+
+/** The lowest that she stands at, or that was read at her place of late, °C. */
+export const coldestOf = ({ tempC, coldestC }: Pick<Case, 'tempC' | 'coldestC'>): number =>
+  Math.min(tempC, coldestC ?? tempC);
+
+/** What has to be mended before anything else is thought of; null when it is neither. */
+export function dangerNow(c: Case): 'heat' | 'frost' | null {
+  if (heatNow(c).heat === 'danger') return 'heat';
+  return coldestOf(c) <= FREEZES_C ? 'frost' : null;
+}
+/** Water freezes. */
+const FREEZES_C = 0;
+
+/** Above her best, by whatever. */
+export const aboveBest = (heat: Heat): boolean => heat === 'hot' || heat === 'close' || heat === 'danger';

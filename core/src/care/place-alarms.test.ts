@@ -35,6 +35,7 @@ function watch(
       latest === undefined ? { at: instantOf(msOf(now) - 600_000), tempC: temps.at(-1) ?? null } : latest,
     hours: shown,
     dayRh,
+    tempErrorC: 1.5,
   };
   return placeAlarms({
     place: { winter: null },
@@ -95,6 +96,26 @@ describe('alarms of a place', () => {
     expect(ids({ temps: steady(limit + 0.5, 8), kinds: [MANICA] })).toContain('too-hot');
   });
 
+  // a cheap thermometer is off by one or two degrees: common practice, no source
+  test('what a thermometer may hide counts near the limit; one that was checked hides less', () => {
+    const limit = Math.min(34, ...Object.values(MESSOR.stages).map((s) => s.upperC));
+    const at = (tempC: number, tempErrorC: number) =>
+      placeAlarms({
+        place: { winter: null },
+        probes: [{ probe, latest: { at: JULY, tempC }, hours: [], dayRh: null, tempErrorC }],
+        kinds: [MESSOR],
+        barriers: false,
+        hemisphere: 'north',
+        now: JULY,
+      });
+    expect(at(limit - 0.8, 1.5)).toMatchObject([{ id: 'too-hot', grave: 'now' }]);
+    expect(plainText(at(limit - 0.8, 1.5)[0]?.says ?? [])).toMatch(/can be off by more/);
+    expect(at(limit - 0.8, 0.4)).toEqual([]);
+    expect(plainText(at(limit, 0.4)[0]?.says ?? [])).toMatch(/queens and brood die/);
+    // what is within the best of all that stand there is no danger, however near
+    expect(at(MESSOR.bestTempC.value.high, 1.5)).toEqual([]);
+  });
+
   const read = (hoursAgo: number, tempC: number, silentAfterH: number | null = 2) =>
     placeAlarms({
       place: { winter: null },
@@ -104,6 +125,7 @@ describe('alarms of a place', () => {
           latest: { at: instantOf(msOf(JULY) - hoursAgo * HOUR), tempC },
           hours: [],
           dayRh: null,
+          tempErrorC: 1.5,
         },
       ],
       kinds: [MESSOR],
@@ -167,7 +189,13 @@ describe('alarms of a place', () => {
       placeAlarms({
         place: { winter: null },
         probes: [
-          { probe: { ...probe, kind: 'by-hand', silentAfterH: null }, latest, hours: [], dayRh: null },
+          {
+            probe: { ...probe, kind: 'by-hand', silentAfterH: null },
+            latest,
+            hours: [],
+            dayRh: null,
+            tempErrorC: 1.5,
+          },
         ],
         kinds: [MESSOR],
         barriers: false,
@@ -194,6 +222,7 @@ describe('alarms of a place', () => {
       latest: { at: instantOf(msOf(JULY) - 600_000), tempC: 36 },
       hours: [],
       dayRh: null,
+      tempErrorC: 1.5,
     };
     const list = placeAlarms({
       place: { winter: null },

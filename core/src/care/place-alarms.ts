@@ -1,10 +1,10 @@
-import { ROOM_C, type TempSpan } from '../climate';
+import { ROOM_C, standardErrorC, type TempSpan } from '../climate';
 import type { Place, Probe } from '../facts';
 import { DAY_MS, instantOf, msOf, phrase, type Instant, type Phrase } from '../quantity';
 import { isWinteringTempC, phaseOf, winterAround, type Hemisphere } from '../season';
 import type { SpeciesProfile } from '../species';
 import { nothingDevelops, wintersAt } from '../warmth';
-import { dangerC } from './heat';
+import { dangerC, heatOf } from './heat';
 import { figure } from './practice';
 
 /** A probe with what it showed of late. */
@@ -15,6 +15,8 @@ export interface ProbeWatched {
   hours: readonly TempSpan[];
   /** Mean humidity of the last day, 0..1; null when it was not measured. */
   dayRh: number | null;
+  /** Half of the range in which the truth lies in eight cases of ten, °C. */
+  tempErrorC: number;
 }
 
 export const PLACE_ALARM_IDS = [
@@ -142,20 +144,30 @@ function stuck({ probe, hours }: ProbeWatched, now: Instant): PlaceAlarm | null 
   };
 }
 
-function tooHot({ probe, latest, hours }: ProbeWatched, { kinds, now }: PlaceWatched): PlaceAlarm | null {
+function tooHot(
+  { probe, latest, hours, tempErrorC }: ProbeWatched,
+  { kinds, now }: PlaceWatched,
+): PlaceAlarm | null {
   const limit = limitOf(kinds);
   const hot = (tempC: number | null): boolean => tempC !== null && tempC >= limit;
   const age = latest ? (msOf(now) - msOf(latest.at)) / HOUR_MS : Infinity;
-  if (latest && hot(latest.tempC) && age <= figure('freshReadingH')) {
+  const near = (tempC: number): boolean =>
+    (kinds.length > 0 ? kinds : [null]).some((k) =>
+      ['danger', 'close'].includes(heatOf(k, tempC, standardErrorC(tempErrorC))),
+    );
+  if (latest?.tempC != null && near(latest.tempC) && age <= figure('freshReadingH')) {
+    const from = Math.min(limit, latest.tempC);
     let since = latest.at;
     for (const h of [...hours].reverse()) {
-      if (!hot(h.maxC)) break;
+      if (h.maxC < from) break;
       since = h.at;
     }
     return {
       id: 'too-hot',
       grave: 'now',
-      says: phrase`It is ${{ tempC: latest.tempC as number }} here. From ${{ tempC: limit }} on queens and brood die.`,
+      says: hot(latest.tempC)
+        ? phrase`It is ${{ tempC: latest.tempC }} here. From ${{ tempC: limit }} on queens and brood die.`
+        : phrase`It is ${{ tempC: latest.tempC }} here. ${{ tempC: limit }} kills queens and brood, and this thermometer can be off by more than the difference.`,
       todo: 'Switch off what heats, shade it, carry the tubes to a cooler place now. Do not chill them suddenly: a cool room is enough.',
       since,
       probeId: probe.id,

@@ -1,6 +1,6 @@
 import { type Place, type Spot } from '../facts';
-
 import { phrase } from '../quantity';
+import { thermometerErrorC } from '../warmth';
 import { dangerC, heatOf } from './heat';
 import { figure } from './practice';
 import { COMMON_PRACTICE as PRACTICE, criterion, OWN_PRIOR, type Criterion } from './verdict';
@@ -18,11 +18,20 @@ const DANGER_C = dangerC(null);
  * the water end? Each point is met, missed or not known (common practice; the limits are our own priors).
  */
 export function steadiness({ spot = {}, tempC }: Pick<Place, 'spot' | 'tempC'>): Steadiness {
-  const criteria = [...warm(tempC), swing(spot), light(spot), vibration(spot), air(spot), ...heat(spot)];
+  const errorC = thermometerErrorC({ spot });
+  const criteria = [
+    ...warm(tempC, errorC),
+    ...peak(spot, errorC),
+    swing(spot),
+    light(spot),
+    vibration(spot),
+    air(spot),
+    ...heat(spot),
+  ];
   const missed = criteria.filter((c) => c.state === 'unmet').length;
   const unknown = criteria.filter((c) => c.state === 'unknown').length;
   const grave = criteria.some(
-    (c) => c.state === 'unmet' && ['swing', 'hot', 'water-end', 'sun'].includes(c.id),
+    (c) => c.state === 'unmet' && ['swing', 'close', 'reaches-close', 'water-end', 'sun'].includes(c.id),
   );
   if (criteria.some((c) => c.state === 'unmet' && (c.id === 'too-hot' || c.id === 'hot')))
     return {
@@ -43,18 +52,33 @@ export function steadiness({ spot = {}, tempC }: Pick<Place, 'spot' | 'tempC'>):
 }
 
 /** A place is judged by its temperature as well as by its steadiness. */
-function warm(tempC: number): Criterion[] {
-  if (heatOf(null, tempC) !== 'danger') return [];
+function warm(tempC: number, errorC: number): Criterion[] {
+  const heat = heatOf(null, tempC, errorC);
+  if (heat !== 'danger' && heat !== 'close') return [];
+  const says =
+    heat === 'danger'
+      ? phrase`At ${{ tempC }} it is dangerous for most kinds, day and night.`
+      : phrase`${{ tempC: DANGER_C }} is dangerous for most species. It is ${{ tempC }}, and a thermometer can be off by more than the difference.`;
   return [
-    criterion(
-      'too-hot',
-      'unmet',
-      phrase`At ${{ tempC }} it is dangerous for most kinds, day and night.`,
-      PRACTICE,
-      {
-        margin: { value: DANGER_C - tempC, unit: '°C' },
-      },
-    ),
+    criterion(heat === 'danger' ? 'too-hot' : 'close', 'unmet', says, PRACTICE, {
+      margin: { value: DANGER_C - tempC, unit: '°C' },
+    }),
+  ];
+}
+
+/** The warmest of a day counts as much as its mean. */
+function peak({ dayHighC }: Spot, errorC: number): Criterion[] {
+  if (dayHighC === undefined) return [];
+  const heat = heatOf(null, dayHighC, errorC);
+  if (heat !== 'danger' && heat !== 'close') return [];
+  const says =
+    heat === 'danger'
+      ? phrase`It reaches ${{ tempC: dayHighC }}: dangerous for most.`
+      : phrase`It reaches ${{ tempC: dayHighC }}. ${{ tempC: DANGER_C }} is dangerous for most species, and a thermometer can be off by more than the difference.`;
+  return [
+    criterion(heat === 'danger' ? 'hot' : 'reaches-close', 'unmet', says, PRACTICE, {
+      margin: { value: DANGER_C - dayHighC, unit: '°C' },
+    }),
   ];
 }
 
@@ -71,17 +95,6 @@ function swing({ dayLowC, dayHighC }: Spot): Criterion {
     );
   }
   const c = dayHighC - dayLowC;
-  const hot = heatOf(null, dayHighC) === 'danger';
-  if (hot)
-    return criterion(
-      'hot',
-      'unmet',
-      phrase`It reaches ${{ tempC: dayHighC }}: dangerous for most.`,
-      PRACTICE,
-      {
-        margin: { value: DANGER_C - dayHighC, unit: '°C' },
-      },
-    );
   const words = phrase`It swings by ${{ tempDiffC: c }} in a day.`;
   return criterion(
     c > figure('wildSwingC') ? 'swing' : 'swing-some',

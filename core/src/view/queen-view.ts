@@ -129,6 +129,7 @@ function counselOf(
     housing: view.housing,
     place: basis.place,
     rooms: basis.rooms,
+    thermometerErrorC: basis.thermometerErrorC,
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
     spaceSchool: settings.spaceSchool,
     nestSchool: settings.nestSchool,

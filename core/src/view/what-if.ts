@@ -91,7 +91,7 @@ export function whatIf(
     return {
       outlook,
       looks: looksAhead(outlook, now, change.lookEveryDays),
-      heat: heatOf(profile, warmestAhead(temperature, now)),
+      heat: heatOf(profile, warmestAhead(temperature, now), basis.thermometerErrorC),
       trouble: null,
     };
   } catch (error) {

@@ -115,6 +115,7 @@ async function alarms(
         probe,
         latest,
         dayRh: day?.rh?.mean ?? null,
+        tempErrorC: correctionsOf(probe).tempErrorC,
         hours: hours.flatMap((h): TempSpan[] => {
           const t = spreadOf(h.temp, 100, correctionsOf(probe).tempC);
           // what it showed before it lay here says nothing of this place

@@ -4,13 +4,13 @@ import { counted } from '../../words';
 import { daysAwake } from '../awake';
 import { lostThisSeason } from '../boosting';
 import type { Case } from '../case';
-import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
 import { hungers, lastMealOf } from './food';
 import { calm } from './late';
 import { disturbingSpot } from './spot';
 import { tubeFault } from './tube-fault';
+import { heatCause } from './warmth';
 
 /** Brood was there and is gone: a question of its own, to which "still early" is no answer. */
 export const broodGone: Rule = (c) => {
@@ -117,7 +117,6 @@ function partWords(v: Vanished, now: Instant): Phrase {
 export function causes(c: Case): Criterion[] {
   const meal = lastMealOf(c);
   const fault = tubeFault(c);
-  const heat = heatOf(c.profile, c.tempC);
   const hungry = hungers(c);
   return [
     { ...calm(c), id: 'stress' },
@@ -141,12 +140,7 @@ export function causes(c: Case): Criterion[] {
       COMMON_PRACTICE,
       { evidence: fault ? [fault.entryId] : [], settles: 'Note the wet front and mould at the next look.' },
     ),
-    criterion(
-      'heat',
-      heat === 'danger' || heat === 'hot' ? 'unmet' : 'met',
-      phrase`She stands at ${{ tempC: c.tempC }}.`,
-      COMMON_PRACTICE,
-    ),
+    heatCause(c),
     ...placeCause(c),
   ];
 }

@@ -2,7 +2,7 @@ import { daysBetween, isSome, phrase, type Phrase } from '../../quantity';
 import { EVENT_WORDS, MILESTONE_WORDS } from '../../words';
 import { daysAwake } from '../awake';
 import type { Case } from '../case';
-import { heatOf } from '../heat';
+import { dangerNow, heatOf } from '../heat';
 import { figure } from '../practice';
 import {
   COMMON_PRACTICE,
@@ -28,14 +28,13 @@ export const late: Rule = (c) => {
   const band = ahead.events[next].band;
   const word = EVENT_WORDS[next].awaited;
   const until = band.p90;
-  const heat = heatOf(c.profile, c.tempC);
-  if (heat === 'danger')
+  if (dangerNow(c) === 'heat')
     return verdict({
       ...common,
       answer: 'that is not the question',
       says: ['In this heat brood dies. Cool her first.'],
     });
-  if (c.wintering || heat === 'still')
+  if (c.wintering || heatOf(c.profile, c.tempC) === 'still')
     return verdict({
       ...common,
       answer: 'at rest',
@@ -104,7 +103,7 @@ function standing(c: Case): { says: Phrase; criterion: Criterion } | null {
   const { interval, byEntry } = c.known.appearances[stage];
   const last = c.known.counts[stage];
   const none = c.known.counts[next];
-  const warm = ['best', 'hot'].includes(heatOf(c.profile, c.tempC));
+  const warm = !['cool', 'still'].includes(heatOf(c.profile, c.tempC));
   // a winter in between is no standing still: how warm she stood all the while is in the share of queens still without
   const share = c.ahead?.stillWithout ?? 1;
   if (!interval.by || !last || !isSome(last.range) || none?.range.high !== 0 || none.at !== last.at)

@@ -1,5 +1,6 @@
 import { nounOf, underWay } from '../../housing';
 import { addDays, latest, msOf, phrase, type Instant } from '../../quantity';
+import { dangerNow } from '../heat';
 import { cannotFoundAlone, fedThroughout, type Case } from '../case';
 import { asCriterion, freeFrom, reasonsFor, type Undisturbed } from '../reasons';
 import { figure } from '../practice';
@@ -21,6 +22,15 @@ export const look: Rule = (c) => {
     criteria: reasonsFor(undisturbed(c), c.looking).map((r) => asCriterion(r, c.now)),
     others: others(c),
   } as const;
+  const danger = dangerNow(c);
+  if (danger)
+    return verdict({
+      ...common,
+      answer: danger === 'heat' ? 'cool her first' : 'warm her first',
+      says: [
+        `${danger === 'heat' ? 'Cool' : 'Warm'} her first. Look once it is over: are the queen and her brood alive?`,
+      ],
+    });
   if (c.wintering)
     return verdict({
       ...common,

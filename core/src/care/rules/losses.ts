@@ -2,10 +2,10 @@ import { agedShare } from '../../founding';
 import { addDays, daysBetween, phrase, type CountRange, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
-import { heatOf } from '../heat';
 import { figure } from '../practice';
 import { ask, COMMON_PRACTICE, criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { lastMealOf } from './food';
+import { heatCause } from './warmth';
 
 /** Several workers dead between two looks, or many missing: why? A few old ones dying is normal. */
 export const losses: Rule = (c) => {
@@ -93,7 +93,6 @@ function missingOf(before: CountRange | null, now: CountRange | null, dead: Coun
 function reasons(c: Case, missing: boolean): Criterion[] {
   const meal = lastMealOf(c);
   const days = meal ? daysBetween(meal.at, c.now) : null;
-  const heat = heatOf(c.profile, c.tempC);
   const wet = c.known.wetFront;
   const damp = wet && ['soaked', 'leaking'].includes(wet.value);
   const dry = wet?.value === 'dry';
@@ -105,12 +104,7 @@ function reasons(c: Case, missing: boolean): Criterion[] {
       COMMON_PRACTICE,
       { evidence: meal ? [meal.entryId] : [] },
     ),
-    criterion(
-      'heat',
-      heat === 'danger' || heat === 'hot' ? 'unmet' : 'met',
-      phrase`They stand at ${{ tempC: c.tempC }}.`,
-      COMMON_PRACTICE,
-    ),
+    heatCause(c),
     criterion(
       'damp',
       damp || dry ? 'unmet' : wet ? 'met' : 'unknown',

@@ -2,7 +2,7 @@ import { dayOf, daysBetween, latest, msOf, phrase, type Phrase } from '../../qua
 import { northMonth, winterAround } from '../../season';
 import { daysAwake, justWoken } from '../awake';
 import { fedThroughout, type Case } from '../case';
-import { heatOf } from '../heat';
+import { aboveBest, heatOf } from '../heat';
 import { figure } from '../practice';
 import { criterion, OWN_PRIOR, verdict, type Criterion, type Rule } from '../verdict';
 import { capital } from '../../words';
@@ -100,8 +100,7 @@ function season(c: Case, winters: number, still: number): WeighedCause {
 function cool(c: Case): WeighedCause {
   const { tempC, wintering } = c;
   const { low } = c.profile.bestTempC.value;
-  const heat = heatOf(c.profile, tempC);
-  const tooHot = heat === 'danger' || heat === 'hot';
+  const tooHot = aboveBest(heatOf(c.profile, tempC, c.tempErrorC));
   const short = low - tempC;
   const bad = (short > 0 || tooHot) && !wintering;
   return {

@@ -1,13 +1,10 @@
 import { addDays, phrase, type Phrase } from '../../quantity';
 import { COOL_WINTER_C, WINTER_TEMP_C, winterRange } from '../../season';
 import type { Case } from '../case';
-import { dangerC, heatOf } from '../heat';
+import { aboveBest, coldestOf, dangerC, dangerNow, heatNow, hiddenC } from '../heat';
 import { figure } from '../practice';
 import { ask, askNow, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
 import { setAside, spotCriteria, spotFault } from './spot';
-
-/** Water freezes. */
-const FREEZES_C = 0;
 
 const STEPS: Phrase = phrase`In small steps, ${{ tempDiffC: 1 }} to ${{ tempDiffC: 2 }} a day, at the open end only, never at the water end.`;
 
@@ -19,15 +16,13 @@ export const warmth: Rule = (c) => {
   const common = { id: 'warmth', question: 'Is she warm enough?', criteria } as const;
   const { tempC } = c;
   const range = winterRange(c.profile.rest.value);
-  const peakC = c.place.spot?.dayHighC;
-  const heat = heatOf(c.profile, tempC);
-  if (heat === 'danger' || (peakC !== undefined && heatOf(c.profile, peakC) === 'danger' && !c.wintering)) {
-    const reaches: Phrase =
-      heat === 'danger'
-        ? phrase`She stands at ${{ tempC }}`
-        : phrase`Her place reaches ${{ tempC: peakC ?? tempC }}`;
+  const warmest = heatNow(c);
+  const { heat } = warmest;
+  if (heat === 'danger') {
     const says: Phrase = [
-      ...reaches,
+      ...(warmest.reaches
+        ? phrase`Her place reaches ${{ tempC: warmest.tempC }}`
+        : phrase`She stands at ${{ tempC }}`),
       ...phrase`: that kills. Bring her below ${{ tempC: high }} now, into the shade, never onto ice; switch the heat off and keep it from the water end. Brood and queen are in danger from ${{ tempC: dangerC(c.profile) }} on.`,
     ];
     return verdict({
@@ -38,8 +33,24 @@ export const warmth: Rule = (c) => {
       asks: [{ ...askNow(c, 'cool', says, 0.1), timer: true }],
     });
   }
-  const coldC = Math.min(tempC, c.coldestC ?? tempC);
-  if (coldC <= FREEZES_C) {
+  if (heat === 'close') {
+    const says: Phrase = [
+      ...phrase`Move her somewhere cooler today, below ${{ tempC: high }}, and keep heat away from the water end. `,
+      ...(warmest.reaches
+        ? phrase`Her place reaches ${{ tempC: warmest.tempC }}`
+        : phrase`She is at ${{ tempC }}`),
+      ...phrase`, and ${{ tempC: dangerC(c.profile) }} kills brood and queen. A thermometer can be ${{ tempDiffC: hiddenC(c.tempErrorC) }} off: check it in melting ice, or against another one.`,
+    ];
+    return verdict({
+      ...common,
+      answer: 'may be too hot',
+      says,
+      pressure: 'now',
+      asks: [{ ...askNow(c, 'cool', says, 0.25), timer: true }],
+    });
+  }
+  if (dangerNow(c) === 'frost') {
+    const coldC = coldestOf(c);
     const says = phrase`Move her somewhere warmer now, ${{ tempC: WINTER_TEMP_C.low }} to ${{ tempC: WINTER_TEMP_C.high }}. At ${{ tempC: coldC }} her water freezes, which can burst the glass and kill her. Wear gloves if the glass is cracked.`;
     return verdict({
       ...common,
@@ -69,7 +80,7 @@ export const warmth: Rule = (c) => {
     });
   const spot = spotFault(c);
   if (spot) return verdict({ ...common, ...spot });
-  if (c.wintering && tempC > COOL_WINTER_C.low && c.profile.rest.value === 'cold') {
+  if (c.wintering && tempC > COOL_WINTER_C.low + figure('heatMarginC') && c.profile.rest.value === 'cold') {
     const says = phrase`Move her somewhere cooler, ${{ tempC: range.low }} to ${{ tempC: range.high }}, in small steps. At ${{ tempC }} this winter is too warm: she uses up her reserves. Give no protein.`;
     return verdict({
       ...common,
@@ -153,6 +164,17 @@ export const coolSuits = (c: Case): boolean =>
 
 const optionalWarm = (c: Case, says: Phrase) =>
   ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says, { obligatory: false });
+
+/** Heat as a cause of what was lost. */
+export function heatCause(c: Case): Criterion {
+  const { heat, tempC, reaches } = heatNow(c);
+  return criterion(
+    'heat',
+    aboveBest(heat) ? 'unmet' : 'met',
+    reaches ? phrase`Her place reaches ${{ tempC }}.` : phrase`It is ${{ tempC }} where she is.`,
+    COMMON_PRACTICE,
+  );
+}
 
 /** Where she stands against her best; also a reason of other answers. */
 export function best(c: Case): Criterion {

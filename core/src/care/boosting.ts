@@ -150,6 +150,16 @@ function notNeeded(recipient: BoostEnd, now: Instant): string | null {
 export const lostThisSeason = ({ broodLost }: QueenLedger, now: Instant) =>
   broodLost.filter((l) => daysBetween(l.interval.by ?? now, now) <= figure('broodSeasonDays'));
 
+/** The last clutch she lost, while nothing has come in its place: neither laid nor given. */
+export function broodGoneNow(known: QueenLedger, now: Instant): QueenLedger['broodLost'][number] | null {
+  const last = lostThisSeason(known, now).at(-1);
+  if (!last || known.appearances.eggs.interval.by !== null) return null;
+  const given = known.broodMoves.some(
+    (b) => b.way === 'received' && msOf(b.at) >= msOf(last.interval.by ?? now),
+  );
+  return given ? null : last;
+}
+
 /** Two of one genus may be of two species, and brood of another species is killed. */
 const unknownKind = ({ species }: BoostEnd): boolean => species === null;
 const hasWorkers = ({ known }: BoostEnd): boolean => (known.counts.workers?.range.low ?? 0) > 0;

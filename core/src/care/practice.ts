@@ -190,6 +190,7 @@ export const PRACTICE = {
     'before that nobody is said to have perhaps never mated',
     'six months has happened',
   ),
+  broodLostQuietDays: own(21, 'days', 'of quiet after her brood was lost, until she has laid again'),
   askAgainAfterLossDays: own(28, 'days', 'after lost brood, before new silence is asked about'),
   broodSeasonDays: own(240, 'days', 'lost brood is added up over so long'),
   helpAfterClutches: common(

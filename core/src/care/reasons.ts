@@ -1,9 +1,10 @@
 import type { Outlook, QueenLedger } from '../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import { broodGoneNow } from './boosting';
 import { quietOf } from './disturbance';
 import { figure } from './practice';
 import type { LookingSchool } from './schools';
-import { COMMON_PRACTICE, criterion, type Criterion } from './verdict';
+import { COMMON_PRACTICE, criterion, OWN_PRIOR, type Criterion } from './verdict';
 
 /** What the reasons for leaving her alone are judged by. */
 export interface Undisturbed {
@@ -25,7 +26,7 @@ export interface Reason {
   evidence: string[];
 }
 
-const REASON_IDS = ['settled', 'quiet', 'rest', 'winter'] as const;
+const REASON_IDS = ['settled', 'quiet', 'brood', 'rest', 'winter'] as const;
 type ReasonId = (typeof REASON_IDS)[number];
 
 /** Every reason, judged once: the free day is the latest of them, and the criteria of the answer are this list. */
@@ -49,6 +50,18 @@ const REASONS: Record<ReasonId, (c: Undisturbed, school: LookingSchool) => Omit<
       says: [...ruleOf(c, school), ...phrase` Last disturbed ${{ date: last.at }}.`],
       source: `${COMMON_PRACTICE} (method: ${school.name.toLowerCase()})`,
       evidence: [last.entryId],
+    };
+  },
+  brood({ known, now }) {
+    const lost = broodGoneNow(known, now);
+    const by = lost?.interval.by;
+    if (!lost || !by) return null;
+    const quiet = figure('broodLostQuietDays');
+    return {
+      until: addDays(by, quiet),
+      says: phrase`Her ${{ word: lost.what === 'eggs' ? 'eggs were' : 'brood was' }} lost by ${{ date: by }}: ${{ days: quiet }} of quiet let her lay again.`,
+      source: OWN_PRIOR,
+      evidence: [lost.entryId],
     };
   },
   rest({ known: { restUntil } }) {

@@ -1,8 +1,8 @@
 import type { Vanished } from '../../founding';
-import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../../quantity';
+import { daysBetween, phrase, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import { daysAwake } from '../awake';
-import { lostThisSeason } from '../boosting';
+import { broodGoneNow, lostThisSeason } from '../boosting';
 import type { Case } from '../case';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
@@ -17,13 +17,7 @@ export const broodGone: Rule = (c) => {
   if (c.life === 'gone' || c.life === 'orphans') return null;
   const { known, now } = c;
   const lost = lostThisSeason(known, now);
-  const newBrood = known.appearances.eggs.interval.by !== null;
-  const last = newBrood ? undefined : lost.at(-1);
-  // what came since is a question of its own
-  const came = known.broodMoves.some(
-    (b) => b.way === 'received' && msOf(b.at) >= msOf(last?.interval.by ?? now),
-  );
-  const gone = came ? undefined : last;
+  const gone = broodGoneNow(known, now);
   const part = partGone(c);
   const unclear = known.eggsUnclear;
   const common = { id: 'brood-gone', question: 'Where is her brood?' } as const;
@@ -75,7 +69,7 @@ export const broodGone: Rule = (c) => {
 };
 
 /** One clutch, and few enough: of more it is not said that it matters little. */
-function isSmall(gone: Case['known']['broodLost'][number] | undefined, part: Vanished | null): boolean {
+function isSmall(gone: Case['known']['broodLost'][number] | null, part: Vanished | null): boolean {
   const most = gone ? (gone.what === 'eggs' ? gone.most : null) : part?.what === 'eggs' ? part.high : null;
   return most !== null && most <= figure('smallClutch');
 }

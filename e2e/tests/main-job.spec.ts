@@ -61,9 +61,11 @@ testKilled(
     await expect.poll(async () => (await detail()).view.ledger.looksSpent).toBe(2);
     const withEggs = await detail();
     expect(withEggs.view.outlook.events.eggs?.status).toBe('seen');
-    expect(daysWide(withEggs.view.outlook.events.workers!.band)).toBeLessThan(
-      daysWide(before.view.outlook.events.workers!.band),
-    );
+    // in the cold months eggs tell that she may not sit still after all, and both ways stay open: there nothing need narrow
+    if (!process.env.BURROW_AT)
+      expect(daysWide(withEggs.view.outlook.events.workers!.band)).toBeLessThan(
+        daysWide(before.view.outlook.events.workers!.band),
+      );
 
     // on the drawing: the water line by dragging, her place by a tap in the lens
     await logLook(page, 30, { eggs: [8, 12], larvae: 4 }, async () => {

@@ -1,4 +1,5 @@
-export { narrowerThan } from './gap';
+export { narrowerThan, type Heads } from './gap';
+export { widthFault } from './openings';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
 export { caseOf, planBegun, type Case, type CaseInput, type Eating } from './case';
 export { counsel, type Counsel } from './counsel';

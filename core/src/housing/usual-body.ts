@@ -15,17 +15,15 @@ const USUAL: Record<
     heightMm: 25,
     material: 'plastic',
     water: 'none',
-    meshMm: 0.3,
     ports: [PORT, PORT],
   },
-  box: { widthMm: 120, depthMm: 80, heightMm: 60, material: 'plastic', water: 'none', meshMm: 0.3 },
+  box: { widthMm: 120, depthMm: 80, heightMm: 60, material: 'plastic', water: 'none' },
   outworld: {
     widthMm: 200,
     depthMm: 150,
     heightMm: 100,
     material: 'plastic',
     water: 'none',
-    meshMm: 0.3,
     ports: [PORT, PORT],
   },
   nest: {

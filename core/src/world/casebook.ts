@@ -65,7 +65,14 @@ type Line = {
   /** A fresh tube set up for her: how it is joined, and what of it is not as usual. */
   fresh?: { by?: string; purpose?: string; [measure: string]: unknown };
   /** Another part set up: `{ kind: nest, by: pipe, shut: true }`, and what of it is not as usual. */
-  ready?: { kind: BodyKind; by?: string; purpose?: string; shut?: boolean; [measure: string]: unknown };
+  ready?: {
+    kind: BodyKind;
+    by?: string;
+    purpose?: string;
+    shut?: boolean;
+    gapMm?: number;
+    [measure: string]: unknown;
+  };
   /** Who was seen in the fresh tube, `ready: true` in the other part, `old: true` in the first home. */
   into?: { old?: boolean; ready?: boolean; [who: string]: unknown };
   /** A door of the other part: `{ gate: room-2, state: open }`. */
@@ -232,9 +239,16 @@ function homeOf({
     return entryOf({ what: 'set-up', part: { ...usual, id: FRESH, ...measures }, purpose, by });
   }
   if (ready) {
-    const { kind, by = 'pipe', purpose = 'move', shut, ...measures } = ready;
+    const { kind, by = 'pipe', purpose = 'move', shut, gapMm, ...measures } = ready;
     const part = { ...usualBody(READY, kind), ...measures };
-    return entryOf({ what: 'set-up', part, purpose, by, ...(shut ? { shut } : {}) });
+    return entryOf({
+      what: 'set-up',
+      part,
+      purpose,
+      by,
+      ...(shut ? { shut } : {}),
+      ...(gapMm === undefined ? {} : { gapMm }),
+    });
   }
   if (into) {
     const { old, ready: other, ...who } = into;

@@ -31,7 +31,7 @@ export function HerBody() {
                   />
                 ) : null}
               </View>
-              <BodyNumbers part={field.value} onChange={field.onChange} />
+              <BodyNumbers part={field.value} heads={profile} onChange={field.onChange} />
               <Fault>{fieldState.error?.message}</Fault>
             </>
           ) : (

@@ -1,3 +1,4 @@
+import { widthFault, type Heads } from '@gentle-burrow/core/care';
 import { bodyPartSchema, type BodyPart } from '@gentle-burrow/core/facts';
 import { MATERIALS, WATER_SOURCES } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
@@ -6,7 +7,7 @@ import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault, NumberField, TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
-import { fineFromMm, fromMm, toMm } from '@/ui/units';
+import { fineFromMm, fromMm, inUnits, toMm } from '@/ui/units';
 import { MATERIAL_WORDS, WATER_WORDS } from '@/words/home';
 
 const SHAPES = [
@@ -18,12 +19,16 @@ const STUFF = optionsOf(MATERIALS, MATERIAL_WORDS);
 
 interface BodyNumbersProps {
   part: BodyPart;
+  /** Her kind, by whose smallest worker a mesh is judged; undefined while it is not known. */
+  heads: Heads | undefined;
   onChange(part: BodyPart): void;
 }
 
 /** What is measured of a part that is no tube: its floor first, then what is only sometimes known. */
-export function BodyNumbers({ part, onChange }: BodyNumbersProps) {
-  const { length } = usePreferences();
+export function BodyNumbers({ part, heads, onChange }: BodyNumbersProps) {
+  const units = usePreferences();
+  const { length } = units;
+  const wide = heads && widthFault(heads, part.meshMm);
   const set = (next: Partial<BodyPart>) => onChange({ ...part, ...next });
   const mm = (v: number | null): number => (v === null ? NaN : toMm(v, length));
   const shown = (value: number, fine = false): number | null =>
@@ -100,6 +105,7 @@ export function BodyNumbers({ part, onChange }: BodyNumbersProps) {
             unit={length}
             value={part.meshMm === null ? null : shown(part.meshMm, true)}
             onChange={(v) => set({ meshMm: v === null ? null : mm(v) })}
+            {...(wide ? { fault: inUnits(wide, units) } : {})}
           />
           <NumberField
             label="Water it takes, if measured"

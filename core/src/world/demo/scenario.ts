@@ -246,14 +246,14 @@ function changes(q: DemoQueen, home: HomePart, settled: Instant, newId: NewId): 
   if (q.fresh !== undefined) {
     const id = newId(evening(settled, q.fresh));
     const part = { ...TUBES[q.tube ?? 'middling'], id, kind: 'tube', end: 'round' } as const;
-    bodies.push(entryOn(q.fresh, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 }));
+    bodies.push(entryOn(q.fresh, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 0.2 }));
   }
   if (q.movedHouse !== undefined) {
     const id = newId(evening(settled, q.movedHouse));
     const part = { ...TUBES[q.tube ?? 'middling'], id, kind: 'tube', end: 'round' } as const;
     const here = { queen: true, brood: 'all', workers: 'all', how: 'by-themselves' } as const;
     bodies.push(
-      entryOn(q.movedHouse, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 1 }),
+      entryOn(q.movedHouse, { what: 'set-up', part, purpose: 'move', by: 'taped', gapMm: 0.2 }),
       entryOn(q.movedHouse + 5, { what: 'moved-in', partId: id, ...here }),
       entryOn(q.movedHouse + 6, { what: 'taken-away', partId: home.id, to: 'cleaned' }),
     );

@@ -1,9 +1,10 @@
 import type { SpaceSchoolId } from '../../../facts';
-import { isShut, nounOf, standing, type PartNow } from '../../../housing';
-import { addDays, daysBetween, msOf, phrase } from '../../../quantity';
+import { isShut, nounOf, standing } from '../../../housing';
+import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../../quantity';
 import { countedRange } from '../../../words';
 import type { Case } from '../../case';
 import { narrowerThan } from '../../gap';
+import { wideOpenings, type WideOpening } from '../../openings';
 import { figure } from '../../practice';
 import { SPACE_SCHOOLS, type GrowthSchool } from '../../schools';
 import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../../verdict';
@@ -45,14 +46,12 @@ export const space: Rule = (c) => {
   } as const;
   // a queen that must eat is fed through a room of her own: a meal of which nobody says where tells that there is one
   const has = hasForagingRoom(c) || (must && c.known.offers.some((o) => o.spot === null));
-  const mesh = wideMesh(c);
-  if (mesh && c.workers && !c.wintering) {
-    const says = [
-      `Cover or replace the mesh of her ${nounOf(mesh.part)} now. Workers can walk through it: it must be narrower than ${narrowerThan(c.profile)}.`,
-    ];
+  const [wide] = c.workers && !c.wintering ? wideOpenings(c.profile, c.housing) : [];
+  if (wide) {
+    const { answer, says } = close(wide, c.profile);
     return verdict({
       ...common,
-      answer: 'its mesh is too wide',
+      answer,
       says,
       pressure: 'soon',
       asks: [ask(c, 'space', [c.now, c.now, addDays(c.now, figure('moveStepDays'))], says)],
@@ -133,12 +132,28 @@ export const space: Rule = (c) => {
   });
 };
 
-/** A part she can reach whose mesh lets her smallest workers out. */
-const wideMesh = (c: Case): PartNow | undefined =>
-  standing(c.housing).find(
-    ({ part }) =>
-      part.kind !== 'tube' && part.meshMm !== null && part.meshMm >= c.profile.workerHeadMm.value.low,
-  );
+/** What is done about an opening through which her smallest workers walk out. */
+function close({ what, part, mm }: WideOpening, profile: Case['profile']): { answer: string; says: Phrase } {
+  const noun = nounOf(part.part);
+  const entered = phrase` You entered ${{ mm }}, and workers can walk through it: it must be narrower than ${{ word: narrowerThan(profile) }}.`;
+  switch (what) {
+    case 'mesh':
+      return {
+        answer: 'its mesh is too wide',
+        says: [`Cover or replace the mesh of her ${noun} now.`, ...entered],
+      };
+    case 'gap':
+      return {
+        answer: 'its gap is too wide',
+        says: [`Narrow the gap where her ${noun} is connected, with tape or cotton.`, ...entered],
+      };
+    case 'port':
+      return {
+        answer: 'it has an open port',
+        says: [`Plug the open port of her ${noun} now: it leads outside, and workers can walk out.`],
+      };
+  }
+}
 
 function judge(c: Case, school: GrowthSchool<SpaceSchoolId>): Judged<SpaceSchoolId> {
   const range = c.workers?.range ?? { low: 0, high: 0 };

@@ -9,7 +9,7 @@ import {
 } from '@gentle-burrow/core/facts';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { usePlaces, type ShownQueen } from '@/data/queries';
+import { usePlaces, useSpecies, type ShownQueen } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
@@ -60,6 +60,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 function Fields({ shown, draft, change }: FieldsProps<Draft>): ReactNode {
   const { temperature } = usePreferences();
   const places = usePlaces();
+  const heads = useSpecies().find((s) => s.id === shown.view.profileId);
   const { is } = draft;
   const set = (part: Partial<Facts>) => change({ is: { ...is, ...part } });
   return (
@@ -98,6 +99,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>): ReactNode {
           </Words>
           <BodyNumbers
             part={{ ...is.body, id: shown.facts.home.id }}
+            heads={heads}
             onChange={({ id: _, ...body }) => set({ body })}
           />
         </>

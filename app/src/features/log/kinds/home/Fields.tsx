@@ -169,7 +169,9 @@ function AtPart({ shown, draft, what, change }: AtPartProps) {
           onChange={(to) => change({ to })}
         />
       ) : null}
-      {what === 'joined' ? <Joint home={home} except={partId} draft={draft} change={change} /> : null}
+      {what === 'joined' ? (
+        <Joint home={home} except={partId} draft={draft} profileId={shown.view.profileId} change={change} />
+      ) : null}
     </>
   );
 }

@@ -1,10 +1,12 @@
+import { widthFault } from '@gentle-burrow/core/care';
 import { partOf, standing, type Housing } from '@gentle-burrow/core/housing';
 import { JOINTS } from '@gentle-burrow/core/vocabulary';
+import { useSpecies } from '@/data/queries';
 import { partName } from '@/features/home/part-name';
 import { usePreferences } from '@/theme/preferences';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields';
-import { fineFromMm, fromMm, toMm } from '@/ui/units';
+import { fineFromMm, fromMm, inUnits, toMm } from '@/ui/units';
 import { capital } from '@gentle-burrow/core/words';
 import { JOINT_WORDS } from '@/words/home';
 import type { HomeDraft } from './draft';
@@ -17,12 +19,16 @@ interface JointProps {
   /** The part that is joined; null for one that is only being set up. */
   except: string | null;
   draft: HomeDraft;
+  profileId: string;
   change(part: Partial<HomeDraft>): void;
 }
 
 /** How a part stands to another, which other, and the gap for air. */
-export function Joint({ home, except, draft, change }: JointProps) {
-  const { length } = usePreferences();
+export function Joint({ home, except, draft, profileId, change }: JointProps) {
+  const units = usePreferences();
+  const { length } = units;
+  const kind = useSpecies().find((s) => s.id === profileId);
+  const wide = kind && widthFault(kind, draft.gapMm);
   const others = standing(home).filter((p) => p.part.id !== except);
   const to = draft.toId ?? home.home;
   const floored = FLOORED.includes(partOf(home, to)?.part.kind ?? '');
@@ -49,10 +55,11 @@ export function Joint({ home, except, draft, change }: JointProps) {
       />
       {by !== null && by !== 'beside' && by !== 'lies-in' ? (
         <NumberField
-          label="Air gap at the joint"
+          label="Air gap, if you measured it"
           unit={length}
           value={draft.gapMm === null ? null : fineFromMm(draft.gapMm, length)}
           onChange={(v) => change({ gapMm: v === null ? null : toMm(v, length) })}
+          {...(wide ? { fault: inUnits(wide, units) } : {})}
         />
       ) : null}
       {by === 'pipe' ? (

@@ -2,7 +2,7 @@ import type { HomePart } from '@gentle-burrow/core/facts';
 import { nounOf } from '@gentle-burrow/core/housing';
 import { BODY_KINDS, PURPOSES, type PartKind } from '@gentle-burrow/core/vocabulary';
 import { View } from 'react-native';
-import type { ShownQueen } from '@/data/queries';
+import { useSpecies, type ShownQueen } from '@/data/queries';
 import { BodyDrawing } from '@/features/home/BodyDrawing';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
@@ -40,7 +40,7 @@ export function SetUp({ shown, draft, change }: SetUpProps) {
       {draft.kind === 'tube' ? (
         <FreshTube shown={shown} draft={draft} change={change} />
       ) : (
-        <FreshBody draft={draft} change={change} />
+        <FreshBody shown={shown} draft={draft} change={change} />
       )}
       <Choice
         label="What for"
@@ -48,7 +48,13 @@ export function SetUp({ shown, draft, change }: SetUpProps) {
         value={purposeOf(draft)}
         onChange={(purpose) => change({ purpose })}
       />
-      <Joint home={shown.view.housing} except={null} draft={draft} change={change} />
+      <Joint
+        home={shown.view.housing}
+        except={null}
+        draft={draft}
+        profileId={shown.view.profileId}
+        change={change}
+      />
       {draft.by !== null && draft.by !== 'beside' && draft.by !== 'lies-in' ? (
         <Tick
           label="The way into it is still shut"
@@ -60,7 +66,8 @@ export function SetUp({ shown, draft, change }: SetUpProps) {
   );
 }
 
-function FreshBody({ draft, change }: Omit<SetUpProps, 'shown'>) {
+function FreshBody({ shown, draft, change }: SetUpProps) {
+  const heads = useSpecies().find((s) => s.id === shown.view.profileId);
   const [width, onLayout] = useWidth();
   const { body } = draft;
   const chooseUsed = (part: HomePart) => {
@@ -75,7 +82,7 @@ function FreshBody({ draft, change }: Omit<SetUpProps, 'shown'>) {
       <View onLayout={onLayout}>
         {known ? <BodyDrawing part={{ ...body, setUpAt: '' }} width={Math.min(width, 300)} empty /> : null}
       </View>
-      <BodyNumbers part={body} onChange={(next) => change({ body: next })} />
+      <BodyNumbers part={body} heads={heads} onChange={(next) => change({ body: next })} />
     </>
   );
 }

@@ -77,7 +77,7 @@ const NO_DRAFT: Omit<HomeDraft, 'tube' | 'body'> = {
   purpose: null,
   by: null,
   toId: null,
-  gapMm: 1,
+  gapMm: null,
   lengthMm: null,
   shut: false,
   ports: {},

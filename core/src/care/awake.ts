@@ -13,8 +13,8 @@ function slept({ profile, hemisphere }: Sleeper, { tempC }: Room, ms: number): b
   return wintersAt(profile, tempC, isWinteringTempC(tempC), phaseOf(at, winterAround(at, hemisphere)));
 }
 
-/** The days from one moment to another on which she stood in the cold of winter, oldest first, as moments. */
-function* daysAsleep(c: Sleeper, from: Instant, to: Instant): Generator<number> {
+/** The days from one moment to another on which she stood in the cold of winter, oldest first: when each began there, and how much of it. */
+function* daysAsleep(c: Sleeper, from: Instant, to: Instant): Generator<{ ms: number; days: number }> {
   if (!c.profile.winters.value) return;
   const end = msOf(to);
   for (let i = 0; i < c.rooms.length; i++) {
@@ -23,21 +23,22 @@ function* daysAsleep(c: Sleeper, from: Instant, to: Instant): Generator<number> 
     if (room.tempC > COOL_WINTER_C.high) continue;
     const first = Math.max(msOf(from), i === 0 ? -Infinity : msOf(room.from));
     const last = Math.min(end, next ? msOf(next.from) : Infinity);
-    for (let ms = first; ms < last; ms += DAY_MS) if (slept(c, room, ms)) yield ms;
+    for (let ms = first; ms < last; ms += DAY_MS)
+      if (slept(c, room, ms)) yield { ms, days: Math.min(1, (last - ms) / DAY_MS) };
   }
 }
 
 /** How many of the days between two moments she was awake. */
 export function daysAwake(c: Sleeper, from: Instant, to: Instant): number {
   let asleep = 0;
-  for (const _ of daysAsleep(c, from, to)) asleep++;
+  for (const { days } of daysAsleep(c, from, to)) asleep += days;
   return Math.max(0, daysBetween(from, to) - asleep);
 }
 
 /** When she was woken last, since a moment; null when she has not slept since. Kept warm, a kind that rests wakes with the season. */
 function wokeAt(c: Sleeper, since: Instant): Instant | null {
   let last: Instant | null = null;
-  for (const ms of daysAsleep(c, since, c.now)) last = instantOf(ms);
+  for (const { ms } of daysAsleep(c, since, c.now)) last = instantOf(ms);
   const rests = c.profile.winters.value && c.profile.inTheCold.value === 'rests';
   if (!rests) return last;
   // the winter that ended last: the one that stands around half a year ago, or the present one when it is over

@@ -21,6 +21,7 @@ interface Fault {
 /** What in her home is acted on now; null when nothing is. */
 export function tubeFault(c: Case): Fault | null {
   const { known, now } = c;
+  const { who, has, her } = WORDS[c.life === 'orphans' ? 'orphans' : 'hers'];
   const front = known.wetFront;
   if (front?.value === 'leaking')
     return {
@@ -28,7 +29,7 @@ export function tubeFault(c: Case): Fault | null {
       task: 'plug',
       answer: 'no: it leaks',
       ...told(
-        'Water leaks past the plug: she may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.',
+        `Water leaks past the plug: ${who} may drown. Stand the tube with its mouth a little higher, and keep heat from the water end.`,
         ` Offer a dry ${newHome(c)} now.`,
       ),
       entryId: front.entryId,
@@ -40,18 +41,20 @@ export function tubeFault(c: Case): Fault | null {
       task: 'plug',
       answer: 'no: the plug is dry',
       ...told(
-        'The inner plug has gone dry: she has no water. Tap the water against it, gently.',
+        `The inner plug has gone dry: ${who} ${has} no water. Tap the water against it, gently.`,
         ` If it stays dry, offer a ${newHome(c)} now.`,
       ),
       entryId: front.entryId,
     };
+  const soaked = `The inner plug is soaked through: ${who} may drown.`;
+  const mop = ` Where it can be mopped dry without chasing ${her}, mop it and watch.`;
   if (front?.value === 'soaked')
     return {
       id: 'plug',
       task: 'plug',
       answer: 'no: the plug is soaked',
-      aid: [SOAKED, MOP],
-      says: [SOAKED, ` Is the floor wet? Then offer a dry ${newHome(c)} now.`, MOP],
+      aid: [soaked, mop],
+      says: [soaked, ` Is the floor wet? Then offer a dry ${newHome(c)} now.`, mop],
       entryId: front.entryId,
     };
   const mouldNear = known.mould?.value === 'near-brood' ? known.mould : null;
@@ -68,7 +71,7 @@ export function tubeFault(c: Case): Fault | null {
       aid: phrase`Mould has stood near the brood since ${{ date: mouldNear.since }}.`,
       says: waited
         ? [
-            `Mould has stood near the brood for a week. If she has not moved into a ${newHome(c)} by herself, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving her by hand is the last step.`,
+            `Mould has stood near the brood for a week. If ${who} ${has} not moved into a ${newHome(c)} yet, go one step further: keep the fresh one dark and moist, light the old one by indirect daylight, no lamp. Moving ${her} by hand is the last step.`,
           ]
         : [
             `Mould grows toward the brood. Offer a ${newHome(c)} joined to her home now, dark and moist, with a small gap for air${light}.`,
@@ -80,8 +83,11 @@ export function tubeFault(c: Case): Fault | null {
   return null;
 }
 
-const SOAKED = 'The inner plug is soaked through: she may drown.';
-const MOP = ' Where it can be mopped dry without chasing her, mop it and watch.';
+/** A colony without its queen is spoken of as the many that it is. */
+const WORDS = {
+  hers: { who: 'she', has: 'has', her: 'her' },
+  orphans: { who: 'they', has: 'have', her: 'them' },
+} as const;
 
 const told = (aid: string, offer: string): Pick<Fault, 'aid' | 'says'> => ({
   aid: [aid],

@@ -18,22 +18,31 @@ export function offerAndWatch(c: Case): Verdict {
     ? addDays(last.at, figure(ate ? 'weeklyFeedDays' : 'offerAgainDays'))
     : addDays(c.known.intake?.at ?? c.now, figure('peaceDays'));
   const open = msOf(from) <= msOf(c.now);
+  const offered = onOffer(c);
   const says: Phrase = [
     `It is not certain that she can wait without food. ${capital(what)}, out after a day, tells: ${takes}`,
   ];
   return foodVerdict(c, {
     answer: 'not known',
-    says: open
-      ? says
-      : last
-        ? phrase`${{ word: last.refused ? 'She left it.' : ate ? 'She ate it, so she may need feeding.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
-        : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
-    pressure: open ? 'soon' : 'rest',
-    until: open ? null : from,
+    says: offered
+      ? waitAndSee(offered)
+      : open
+        ? says
+        : last
+          ? phrase`${{ word: last.refused ? 'She left it.' : ate ? 'She ate it, so she may need feeding.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
+          : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
+    pressure: open && !offered ? 'soon' : 'rest',
+    until: offered ? offered.end : open ? null : from,
     criteria: [founderCriterion(c)],
     others: CLAUSTRAL_SCHOOLS,
     asks: [ask(c, 'feed', [from, from, addDays(from, figure('offerSlackDays'))], says)],
   });
+}
+
+/** Food is with her, and what becomes of it is not known yet. */
+function waitAndSee({ offer: { food }, end }: NonNullable<ReturnType<typeof onOffer>>): Phrase {
+  const { noun, subject, comes, it } = FOOD_WORDS[food];
+  return phrase`Wait and see whether she eats the ${{ word: noun }}; ${{ word: subject }} ${{ word: comes }} out by ${{ date: end }}. Log what became of ${{ word: it }}.`;
 }
 
 /** Why she is fed throughout: what is said first, and once a meal is no longer due. */
@@ -101,10 +110,7 @@ export function mustEat(c: Case): Verdict {
     return foodVerdict(c, {
       ...rest,
       answer: 'food is with her',
-      says: [
-        ...(c.eating === 'must' ? [] : [`${why.says} `]),
-        ...phrase`Wait and see whether she eats the ${{ word: FOOD_WORDS[offered.offer.food].noun }}; ${{ word: FOOD_WORDS[offered.offer.food].subject }} ${{ word: FOOD_WORDS[offered.offer.food].comes }} out by ${{ date: offered.end }}. Log what became of ${{ word: FOOD_WORDS[offered.offer.food].it }}.`,
-      ],
+      says: [...(c.eating === 'must' ? [] : [`${why.says} `]), ...waitAndSee(offered)],
       notice: c.eating !== 'must',
       until: offered.end,
       asks: [ask(c, 'feed', [offered.end, offered.end, latest(offered.end, by) as Instant], what)],

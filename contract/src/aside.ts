@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { instant } from './common';
 
 /** Something that could not be used at a start: it was set aside, never deleted. */
-export const setAsideSchema = z.object({
+const setAsideSchema = z.object({
   at: instant,
   says: z.string().describe('What it is and why it cannot be used, a sentence'),
   where: z.string().describe('Where it lies within the data directory'),

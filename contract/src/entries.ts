@@ -21,6 +21,5 @@ export const appendedSchema = z.object({
   /** Ids that had been stored before: sending them again changed nothing. */
   known: z.array(idSchema),
 });
-export type Appended = z.infer<typeof appendedSchema>;
 
 export const entriesSchema = z.object({ entries: z.array(entrySchema) });

@@ -9,4 +9,3 @@ export const healthSchema = z.object({
   dataFormat: z.number().int(),
   now: instant,
 });
-export type Health = z.infer<typeof healthSchema>;

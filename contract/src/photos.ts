@@ -7,4 +7,3 @@ export const photoListSchema = z.object({
     z.object({ id: z.string(), at: instant, width: z.number().int(), height: z.number().int() }),
   ),
 });
-export type PhotoList = z.infer<typeof photoListSchema>;

@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
 import { askSchema, drawnHomeSchema, lastCount } from './view';
 
-export const shelfRowSchema = z.object({
+const shelfRowSchema = z.object({
   queen: queenSchema,
   part: homePartSchema,
   home: drawnHomeSchema.nullable(),

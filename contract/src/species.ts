@@ -70,7 +70,7 @@ export const speciesProfileSchema = z.object({
 }) satisfies z.ZodType<SpeciesProfile>;
 
 const value = <T extends z.ZodType>(of: T) => z.object({ value: of });
-export const kindCardSchema = z.object({
+const kindCardSchema = z.object({
   ...named,
   retired: z.boolean(),
   otherNames: z.array(z.string()).readonly(),

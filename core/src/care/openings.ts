@@ -9,7 +9,7 @@ export interface WideOpening {
 }
 
 /** As wide as the head of her smallest worker, or wider: they walk through. */
-export const letsThrough = ({ workerHeadMm: { value } }: Heads, mm: number): boolean => mm >= value.low;
+const letsThrough = ({ workerHeadMm: { value } }: Heads, mm: number): boolean => mm >= value.low;
 
 /** What is said where such a width is entered; undefined where it holds them, or nothing was entered. */
 export function widthFault(heads: Heads, mm: number | null): string | undefined {

@@ -8,6 +8,7 @@ import {
   speciesListSchema,
   speciesProfileSchema,
 } from '@gentle-burrow/contract';
+import { queenSchema } from '@gentle-burrow/core/facts';
 import { KINDS } from '@gentle-burrow/core/species/catalogue';
 import { plainText } from '@gentle-burrow/core/quantity';
 import type { FastifyInstance } from 'fastify';
@@ -141,6 +142,30 @@ describe('resources', () => {
     expect((await detail()).view.counsel?.verdicts.find((v) => v.id === 'look')).toMatchObject({
       school: 'Every three to four weeks',
     });
+  });
+
+  test('methods of moving for one colony are kept, and null takes them back one by one', async () => {
+    const one = await takenIn('Mover', 30);
+    const patch = async (payload: object) =>
+      queenSchema.parse(
+        (await app.inject({ method: 'PATCH', url: `/api/queens/${one.queen.id}`, payload })).json(),
+      );
+    expect(await patch({ lightSchool: 'never', patienceSchool: 'week' })).toMatchObject({
+      lightSchool: 'never',
+      patienceSchool: 'week',
+    });
+    const back = await patch({ lightSchool: null });
+    expect(back).toMatchObject({ patienceSchool: 'week', lookingSchool: null });
+    expect(back).not.toHaveProperty('lightSchool');
+    // what is not named stays
+    expect(await patch({ lookingSchool: 'weekly' })).toMatchObject({ patienceSchool: 'week' });
+    expect(await patch({ patienceSchool: null, lookingSchool: null })).not.toHaveProperty('patienceSchool');
+    const wrong = await app.inject({
+      method: 'PATCH',
+      url: `/api/queens/${one.queen.id}`,
+      payload: { lightSchool: 'strobe' },
+    });
+    expect(wrong.statusCode).toBe(400);
   });
 
   test('her name and tube are put right in her log, where the old ones stay', async () => {

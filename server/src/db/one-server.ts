@@ -3,7 +3,7 @@ import pg from 'pg';
 import { StartError } from '../errors';
 
 /** Any number, as long as every one of our servers asks for the same. */
-const OPEN_LOCK = 4861;
+export const OPEN_LOCK = 4861;
 /** So long a server that was ended may still seem to hold the database, and between two tries, ms. */
 const PATIENCE = { tries: 10, everyMs: 500 };
 

@@ -4,6 +4,7 @@ import { buildApp } from '../app';
 import { Views } from '../jobs/views';
 import { project } from '../jobs/project-task';
 import { factsOf, MIGRATIONS, newQueen, NOW } from '../test-kit';
+import { holdAlone, OPEN_LOCK } from './one-server';
 import { openDb } from './open';
 import { Store } from './store';
 
@@ -37,6 +38,29 @@ const server = process.env.TEST_DATABASE_URL;
     // and once that one is closed another may open it
     const next = await open(databaseUrl);
     await next.close();
+  }, 60_000);
+
+  test('another server that has the database after a restart is told of, and this one lets go', async () => {
+    const connectionString = await made('taken_over');
+    const lost = jest.fn();
+    const mine = await holdAlone(connectionString, 5000, lost);
+    // the other one waits for the lock, and has it as soon as the line of this one is cut
+    const other = new Client({ connectionString });
+    await other.connect();
+    const [{ pid }] = (
+      await admin.query<{ pid: number }>(
+        `select pid from pg_locks where locktype = 'advisory' and granted
+          and database = (select oid from pg_database where datname = 'taken_over')`,
+      )
+    ).rows as [{ pid: number }];
+    const waits = other.query('select pg_advisory_lock($1)', [OPEN_LOCK]);
+    await admin.query('select pg_terminate_backend($1)', [pid]);
+    await waits;
+    for (const until = Date.now() + 30_000; lost.mock.calls.length === 0 && Date.now() < until;)
+      await new Promise((r) => setTimeout(r, 50));
+    expect(lost).toHaveBeenCalledTimes(1);
+    await mine.release();
+    await other.end();
   }, 60_000);
 
   test('ends in the midst of a write: the write is refused, the process lives, and goes on', async () => {

@@ -224,3 +224,20 @@ test('beyond the first batch: the second, and how many by winter, with where tha
   expect(screen.getByText(/^Second batch: eggs .*, workers /)).toBeTruthy();
   expect(screen.getByText(/^By the profile alone/)).toBeTruthy();
 });
+
+test('one colony is given a method of its own, and it is taken back as it was', async () => {
+  const { server, facts } = await page([look(6, 7)]);
+  to('Why');
+  fireEvent.click(await screen.findByRole('button', { name: /^Methods for this colony/ }));
+  const group = screen.getByRole('radiogroup', { name: 'Light in a move' });
+  expect(
+    within(group)
+      .getByRole('radio', { name: /^As for all/ })
+      .getAttribute('aria-checked'),
+  ).toBe('true');
+  fireEvent.click(within(group).getByRole('radio', { name: /^Never lit/ }));
+  const patches = () => server.bodiesOf(`/queens/${facts.queen.id}`);
+  await waitFor(() => expect(patches()).toEqual([{ lightSchool: 'never' }]));
+  await act(undoLast);
+  await waitFor(() => expect(patches()).toEqual([{ lightSchool: 'never' }, { lightSchool: null }]));
+});

@@ -30,3 +30,13 @@ test('units are this device’s, and are kept', async () => {
   choose('°F');
   expect(JSON.parse(localStorage.getItem('burrow.preferences') ?? '{}')).toMatchObject({ temperature: 'F' });
 });
+
+test('when the old home is lit, and how long each step is given, is decided for all', async () => {
+  const server = await open();
+  fireEvent.click(screen.getByRole('button', { name: /^Moving house/ }));
+  choose(/^Never lit/);
+  await waitFor(() => expect(server.bodiesOf('/settings')).toEqual([{ ...SETTINGS, lightSchool: 'never' }]));
+  choose(/^As long as it takes/);
+  await waitFor(() => expect(server.bodiesOf('/settings')).toHaveLength(2));
+  expect(server.bodiesOf('/settings')[1]).toMatchObject({ patienceSchool: 'as-long-as-it-takes' });
+});

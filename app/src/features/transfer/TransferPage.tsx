@@ -130,23 +130,14 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
       </Words>
       <View>
         {TALLIED.map((who) => (
-          <View key={who} style={styles.row} role="group" aria-label={TALLIED_WORDS[who](2)}>
-            <Words kind="bold" style={styles.name}>
-              {capital(TALLIED_WORDS[who](2))}
-            </Words>
-            <Counter
-              label={`${TALLIED_WORDS[who](2)} out`}
-              says="out"
-              n={out[who] ?? 0}
-              onStep={(by) => step('out', who, by)}
-            />
-            <Counter
-              label={`${TALLIED_WORDS[who](2)} in`}
-              says="in"
-              n={into[who] ?? 0}
-              onStep={(by) => step('into', who, by)}
-            />
-          </View>
+          <CounterRow
+            key={who}
+            who={who}
+            counters={[
+              { says: 'out', n: out[who], onStep: (by) => step('out', who, by) },
+              { says: 'in', n: into[who], onStep: (by) => step('into', who, by) },
+            ]}
+          />
         ))}
       </View>
       {told.length > 0 ? (
@@ -155,23 +146,20 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
             Where are those who are missing? Count them as left in the old one, or as lost.
           </Words>
           {told.map((who) => (
-            <View key={who} style={styles.row} role="group" aria-label={`Missing ${TALLIED_WORDS[who](2)}`}>
-              <Words kind="bold" style={styles.name}>
-                {capital(TALLIED_WORDS[who](2))}
-              </Words>
-              <Counter
-                label={`${TALLIED_WORDS[who](2)} left in the old one`}
-                says="left"
-                n={stayed[who] ?? 0}
-                onStep={(by) => step('stayed', who, by)}
-              />
-              <Counter
-                label={`${TALLIED_WORDS[who](2)} lost`}
-                says="lost"
-                n={lost[who] ?? 0}
-                onStep={(by) => step('lost', who, by)}
-              />
-            </View>
+            <CounterRow
+              key={who}
+              who={who}
+              missing
+              counters={[
+                {
+                  says: 'left',
+                  where: 'left in the old one',
+                  n: stayed[who],
+                  onStep: (by) => step('stayed', who, by),
+                },
+                { says: 'lost', n: lost[who], onStep: (by) => step('lost', who, by) },
+              ]}
+            />
           ))}
         </View>
       ) : null}
@@ -198,18 +186,40 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
 /** Whether any were counted. */
 const some = (counts: Tally['out']): boolean => Object.values(counts).some((n) => (n ?? 0) > 0);
 
-/** A large target to count up, a small one to take back. */
-function Counter({
-  label,
-  says,
-  n,
-  onStep,
-}: {
-  label: string;
+interface Counted {
+  /** Below the number. */
   says: string;
-  n: number;
+  /** The same in full, where it needs more words. */
+  where?: string;
+  n: number | undefined;
   onStep(by: number): void;
+}
+
+/** What is counted of one kind of ants, two counters a row. */
+function CounterRow({
+  who,
+  missing = false,
+  counters,
+}: {
+  who: Tallied;
+  missing?: boolean;
+  counters: readonly Counted[];
 }) {
+  const many = TALLIED_WORDS[who](2);
+  return (
+    <View style={styles.row} role="group" aria-label={missing ? `Missing ${many}` : many}>
+      <Words kind="bold" style={styles.name}>
+        {capital(many)}
+      </Words>
+      {counters.map((c) => (
+        <Counter key={c.says} {...c} label={`${many} ${c.where ?? c.says}`} />
+      ))}
+    </View>
+  );
+}
+
+/** A large target to count up, a small one to take back. */
+function Counter({ label, says, n = 0, onStep }: Counted & { label: string }) {
   const p = useBurrow();
   return (
     <View style={styles.counter}>

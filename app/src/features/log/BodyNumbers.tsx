@@ -7,7 +7,7 @@ import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault, NumberField, TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
-import { fineFromMm, fromMm, inUnits, toMm } from '@/ui/units';
+import { fineFromMm, fromMm, toMm } from '@/ui/units';
 import { MATERIAL_WORDS, WATER_WORDS } from '@/words/home';
 
 const SHAPES = [
@@ -26,8 +26,7 @@ interface BodyNumbersProps {
 
 /** What is measured of a part that is no tube: its floor first, then what is only sometimes known. */
 export function BodyNumbers({ part, heads, onChange }: BodyNumbersProps) {
-  const units = usePreferences();
-  const { length } = units;
+  const { length } = usePreferences();
   const wide = heads && widthFault(heads, part.meshMm);
   const set = (next: Partial<BodyPart>) => onChange({ ...part, ...next });
   const mm = (v: number | null): number => (v === null ? NaN : toMm(v, length));
@@ -105,7 +104,7 @@ export function BodyNumbers({ part, heads, onChange }: BodyNumbersProps) {
             unit={length}
             value={part.meshMm === null ? null : shown(part.meshMm, true)}
             onChange={(v) => set({ meshMm: v === null ? null : mm(v) })}
-            {...(wide ? { fault: inUnits(wide, units) } : {})}
+            {...(wide ? { fault: wide } : {})}
           />
           <NumberField
             label="Water it takes, if measured"

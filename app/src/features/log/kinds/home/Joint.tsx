@@ -2,11 +2,13 @@ import { widthFault } from '@gentle-burrow/core/care';
 import { partOf, standing, type Housing } from '@gentle-burrow/core/housing';
 import { JOINTS } from '@gentle-burrow/core/vocabulary';
 import { useSpecies } from '@/data/queries';
+import { StyleSheet, View } from 'react-native';
 import { partName } from '@/features/home/part-name';
 import { usePreferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields';
-import { fineFromMm, fromMm, inUnits, toMm } from '@/ui/units';
+import { fineFromMm, fromMm, toMm } from '@/ui/units';
 import { capital } from '@gentle-burrow/core/words';
 import { JOINT_WORDS } from '@/words/home';
 import type { HomeDraft } from './draft';
@@ -25,8 +27,7 @@ interface JointProps {
 
 /** How a part stands to another, which other, and the gap for air. */
 export function Joint({ home, except, draft, profileId, change }: JointProps) {
-  const units = usePreferences();
-  const { length } = units;
+  const { length } = usePreferences();
   const kind = useSpecies().find((s) => s.id === profileId);
   const wide = kind && widthFault(kind, draft.gapMm);
   const others = standing(home).filter((p) => p.part.id !== except);
@@ -53,23 +54,30 @@ export function Joint({ home, except, draft, profileId, change }: JointProps) {
         value={by}
         onChange={(next) => change({ by: next })}
       />
-      {by !== null && by !== 'beside' && by !== 'lies-in' ? (
-        <NumberField
-          label="Air gap, if you measured it"
-          unit={length}
-          value={draft.gapMm === null ? null : fineFromMm(draft.gapMm, length)}
-          onChange={(v) => change({ gapMm: v === null ? null : toMm(v, length) })}
-          {...(wide ? { fault: inUnits(wide, units) } : {})}
-        />
-      ) : null}
-      {by === 'pipe' ? (
-        <NumberField
-          label="Length of the pipe"
-          unit={length}
-          value={draft.lengthMm === null ? null : fromMm(draft.lengthMm, length)}
-          onChange={(v) => change({ lengthMm: v === null ? null : toMm(v, length) })}
-        />
-      ) : null}
+      <View style={styles.row}>
+        {by !== null && by !== 'beside' && by !== 'lies-in' ? (
+          <NumberField
+            label="Air gap, if you measured it"
+            unit={length}
+            value={draft.gapMm === null ? null : fineFromMm(draft.gapMm, length)}
+            onChange={(v) => change({ gapMm: v === null ? null : toMm(v, length) })}
+            {...(wide ? { fault: wide } : {})}
+          />
+        ) : null}
+        {by === 'pipe' ? (
+          <NumberField
+            label="Length of the pipe"
+            unit={length}
+            value={draft.lengthMm === null ? null : fromMm(draft.lengthMm, length)}
+            onChange={(v) => change({ lengthMm: v === null ? null : toMm(v, length) })}
+          />
+        ) : null}
+      </View>
     </>
   );
 }
+
+const styles = StyleSheet.create({
+  // beside one another, where a field keeps the height of what is said below it
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

@@ -81,6 +81,12 @@ export const PRACTICE = {
   feederDays: common(10, 'days', 'a sugar feeder; “one to two weeks”'),
   seedsDays: own(28, 'days', 'dry seeds'),
   leavesDays: own(2, 'days', 'fresh leaves for a fungus; what wilts comes out'),
+  leftoversPressDays: own(
+    14,
+    'days',
+    'after its end food of which nobody says what became of it still presses',
+  ),
+  leftoversAskedDays: own(42, 'days', 'after its end it is not asked about any more'),
   overdueDays: own(1, 'days', 'in which what is overdue is done'),
   takeOutWithinHours: own(2, 'hours', 'what is due to come out is taken out within'),
   takeOutSoonHours: own(12, 'hours', 'before its end food that stands is told of'),

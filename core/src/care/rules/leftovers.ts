@@ -1,23 +1,28 @@
 import { stillThere, type Offer } from '../../founding';
-import { addDays, daysBetween, isSome, msOf, phrase, type Phrase } from '../../quantity';
+import { addDays, daysBetween, isSome, msOf, phrase, type Instant, type Phrase } from '../../quantity';
 import { MILESTONES } from '../../species';
 import { FOOD_WORDS, capital } from '../../words';
 import type { Case } from '../case';
 import { endOf, standsOutside } from './food/ends';
 import { figure } from '../practice';
-import { ask, COMMON_PRACTICE, criterion, verdict, type Rule } from '../verdict';
+import { ask, COMMON_PRACTICE, criterion, verdict, type Rule, type Verdict } from '../verdict';
 
 const HOUR = 1 / 24;
 
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
 export const leftovers: Rule = (c) => {
   if (c.life === 'gone') return null;
-  const there = c.known.offers
+  const all = c.known.offers
     .filter((o) => stillThere(o))
     .map((offer) => ({ offer, end: endOf(c, offer) }))
     .sort((a, b) => msOf(a.end) - msOf(b.end));
+  const over = (days: number) => (o: Standing) => daysBetween(o.end, c.now) > days;
+  const there = all.filter((o) => !over(figure('leftoversPressDays'))(o));
   const [first] = there;
-  if (!first) return null;
+  if (!first) {
+    const old = all.filter((o) => !over(figure('leftoversAskedDays'))(o)).at(-1);
+    return old ? askedQuietly(c, old) : null;
+  }
   const { offer, end } = first;
   const due = msOf(end) <= msOf(c.now);
   const { noun, was, it, subject } = FOOD_WORDS[offer.food];
@@ -62,6 +67,41 @@ export const leftovers: Rule = (c) => {
     ],
   });
 };
+
+interface Standing {
+  offer: Offer;
+  end: Instant;
+}
+
+/** Food whose end is long over, and of which nobody has said what became of it: it is asked once, and presses nobody. */
+function askedQuietly(c: Case, { offer }: Standing): Verdict {
+  const { noun, was, it } = FOOD_WORDS[offer.food];
+  return verdict({
+    id: 'leftovers',
+    question: 'Is food left to take out?',
+    answer: 'what became of it?',
+    says: phrase`Log whether the ${{ word: noun }} of ${{ date: offer.at }} ${{ word: was }} eaten or taken out. Nothing has been logged about ${{ word: it }} since.`,
+    pressure: 'free',
+    criteria: [
+      criterion(
+        `${offer.food}-there`,
+        'unknown',
+        phrase`${{ word: capital(noun) }} offered ${{ date: offer.at }}.`,
+        COMMON_PRACTICE,
+        { evidence: [offer.entryId], settles: 'Log it as eaten up or taken out.' },
+      ),
+    ],
+    asks: [
+      ask(
+        c,
+        'take-out',
+        [c.now, c.now, addDays(c.now, figure('overdueDays'))],
+        phrase`Log what became of the ${{ word: noun }} of ${{ date: offer.at }}.`,
+        { obligatory: false },
+      ),
+    ],
+  });
+}
 
 /** Why it comes out: by what it is and where it was put. */
 function reason(c: Case, { food, spot }: Offer): string {

@@ -5,7 +5,7 @@ import { MILESTONES } from '../../species';
 import { observe, type Counts } from './observe';
 import type { Observation } from './batches';
 import { foldBrood } from './foreign';
-import { foldFeed } from './offers';
+import { foldFeed, leaveBehind } from './offers';
 import { FIRST_TUBE, unseenTube, type QueenLedger } from './queen-ledger';
 
 export type Fold<K extends KindName> = (
@@ -170,7 +170,10 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
       Object.assign(cleaned, { mould: null, mouldSize: null, mouldGrew: null, troubles: [] });
       return;
     }
-    if (change.queen === true && id !== one.livesIn) livesNowIn(one, id);
+    if (change.queen === true && id !== one.livesIn) {
+      livesNowIn(one, id);
+      leaveBehind(one.offers, seenIn(entry));
+    }
     if (change.tally) observe(one, entry, talliedCounts(change.tally), undefined, observations);
     if (change.waterLineMm === undefined) return;
     const reading = { ...seenIn(entry), mm: change.waterLineMm };

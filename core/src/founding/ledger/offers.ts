@@ -20,33 +20,33 @@ export interface Offer {
   rushed: boolean;
 }
 
-/** What became of an offer is looked for this long; later, it is an offer of its own. Prior. */
+/** What became of an offer is looked for this long; a meal that is told of later is one of its own, unless it names the offer. Prior. */
 const SAME_OFFER_DAYS = 21;
 
+type Seen = NonNullable<Offer['seen']>;
+
 /**
- * Adds what one entry says of food: an offer, or what became of the last one of that food. A new offer stands in the
- * place of an older one of the same food.
+ * Adds what one entry says of food: an offer, or what became of the one that it names, or of the last one of that food. Whatever is told
+ * of a food closes every older offer of it: a new offer stands in its place, and what became of it is known by then.
  * @param offers changed in place, oldest first
  */
 export function foldFeed(offers: Offer[], feed: EntryOf<'feed'>, workersThere: boolean): void {
+  const seen = { at: feed.at, entryId: feed.id };
   for (const food of foodsOf(feed.food)) {
-    const last = offers.filter((o) => o.food === food).at(-1);
-    const near = last !== undefined && daysBetween(last.at, feed.at) <= SAME_OFFER_DAYS;
-    // what was found left may still be taken out; left again, it was offered again
-    const same =
-      near && (last.outcome === 'open' || (last.outcome === 'left' && feed.outcome === 'removed'))
-        ? last
-        : undefined;
-    const seen = { at: feed.at, entryId: feed.id };
-    if (feed.outcome !== 'offered' && same) {
-      same.refused = feed.outcome === 'left' || (feed.outcome === 'removed' && same.refused);
-      same.outcome = feed.outcome;
-      same.seen = seen;
-      same.rushed ||= feed.rushed ?? false;
+    const mine = offers.filter((o) => o.food === food);
+    const told = feed.outcome === 'offered' ? undefined : toldOf(mine, feed);
+    const open = mine.filter((o) => stillThere(o) && o !== told);
+    close(open, seen);
+    if (told) {
+      // that leftovers of a meal were taken out later takes no meal away
+      if (!stillThere(told)) continue;
+      told.refused = feed.outcome === 'left' || (feed.outcome === 'removed' && told.refused);
+      told.outcome = feed.outcome as Offer['outcome'];
+      told.seen = seen;
+      told.rushed ||= feed.rushed ?? false;
       continue;
     }
-    if (feed.outcome === 'removed') continue;
-    if (near && stillThere(last)) last.outcome = 'removed';
+    if (feed.outcome === 'removed' || feed.offerId) continue;
     offers.push({
       entryId: feed.id,
       at: feed.at,
@@ -61,6 +61,30 @@ export function foldFeed(offers: Offer[], feed: EntryOf<'feed'>, workersThere: b
     });
   }
 }
+
+/** The offer that an outcome tells of: the one it names, or the last one while that is near. */
+function toldOf(mine: readonly Offer[], { offerId, outcome, at }: EntryOf<'feed'>): Offer | undefined {
+  if (offerId) return mine.find((o) => o.entryId === offerId);
+  const last = mine.at(-1);
+  if (!last || daysBetween(last.at, at) > SAME_OFFER_DAYS) return undefined;
+  // what was found left may still be taken out; left again, it was offered again
+  return last.outcome === 'open' || (last.outcome === 'left' && outcome === 'removed') ? last : undefined;
+}
+
+/** They are over, and whether anything was eaten of them nobody knows. */
+function close(offers: readonly Offer[], seen: Seen): void {
+  for (const o of offers) {
+    o.outcome = 'removed';
+    o.seen ??= seen;
+  }
+}
+
+/** She lives elsewhere: what was put into the home she left is not with her; what stands in a space beside it may be. */
+export const leaveBehind = (offers: readonly Offer[], seen: Seen): void =>
+  close(
+    offers.filter((o) => stillThere(o) && o.spot !== 'foraging-space'),
+    seen,
+  );
 
 /** Whether something of it may still lie there. */
 export const stillThere = (offer: Offer): boolean => offer.outcome === 'open' || offer.outcome === 'left';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FEED_OUTCOMES, FEED_SPOTS, FEED_WAYS, instantSchema, MEALS } from '../../facts';
+import { FEED_OUTCOMES, FEED_SPOTS, FEED_WAYS, idSchema, instantSchema, MEALS } from '../../facts';
 import { noteText } from '../../facts/common';
 import { defineKind } from '../kind';
 
@@ -15,6 +15,8 @@ export const feedSchema = z.object({
   way: z.enum(FEED_WAYS).optional(),
   /** They rushed at it on opening. */
   rushed: z.boolean().optional(),
+  /** The offer it tells of, by its entry: then it is no meal of its own, however long ago that was. */
+  offerId: idSchema.optional(),
   text: noteText.optional(),
 });
 

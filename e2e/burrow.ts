@@ -376,6 +376,12 @@ export async function nextTo(page: Page, question: string): Promise<void> {
   await expect(page.getByRole('heading', { name: question })).toBeVisible();
 }
 
+/** Keeps a look. Asked: of some stages nothing was noted, and nobody looked for them. */
+export async function keepLook(page: Page, { asked = true } = {}): Promise<void> {
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  if (asked) await page.getByRole('button', { name: 'Not looked for' }).click();
+}
+
 /** Opens "log a look", fills it and keeps it. */
 export async function logLook(
   page: Page,
@@ -391,6 +397,7 @@ export async function logLook(
   }
   await countBrood(page, counts);
   await more?.();
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  const stages = Object.keys(counts).length;
+  await keepLook(page, { asked: stages > 0 && stages < 4 });
   await expect(page.getByRole('heading', { name: /^How is/ })).toBeVisible();
 }

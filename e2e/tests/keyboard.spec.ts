@@ -94,12 +94,11 @@ test('the main job by keyboard alone', { tag: '@wide' }, async ({ page, burrow }
   await expect(line).toHaveAttribute('aria-valuenow', String(at - 2));
   await tabTo(/^Where she sits$/, 'slider');
   await press('ArrowRight');
-  await tabTo(/^eggs from/);
-  await page.keyboard.type('6');
-  await tabTo(/^eggs to/);
-  await page.keyboard.press('Control+A');
-  await page.keyboard.type('9');
+  await tabTo(/^eggs, a number/);
+  await page.keyboard.type('6-9');
   await tabTo(/Keep this look$/);
+  await press('Enter');
+  await tabTo(/^Not looked for/);
   await press('Enter');
   await expect(page.getByText(/eggs 6–9/).first()).toBeVisible();
 
@@ -121,9 +120,11 @@ test('the main job by keyboard alone', { tag: '@wide' }, async ({ page, burrow }
   await press('l');
   await tabTo(/^eggs, not counted/, 'tab');
   await press('ArrowRight');
-  await tabTo(/^larvae from/);
+  await tabTo(/^larvae, a number/);
   await page.keyboard.type('40');
   await tabTo(/Keep this look$/);
+  await press('Enter');
+  await tabTo(/^Not looked for/);
   await press('Enter');
   await expect(page.getByText(/larvae 40/).first()).toBeVisible();
   await expect(page.getByText(/Leave her alone until \d+ \w+/).first()).toBeVisible();
@@ -135,7 +136,7 @@ test('the main job by keyboard alone', { tag: '@wide' }, async ({ page, burrow }
   await expect(page.getByRole('heading', { name: 'What was it really?' })).toBeVisible();
   await tabTo(/^eggs, /, 'tab');
   await press('ArrowRight');
-  await tabTo(/^larvae from/);
+  await tabTo(/^larvae, a number/);
   await page.keyboard.press('Control+A');
   await page.keyboard.type('4');
   await tabTo(/Keep the correction$/);
@@ -165,7 +166,7 @@ test('a look with all counts takes no more than fifteen keys', { tag: '@wide' },
     ['pupae', '2'],
     ['workers', '0'],
   ] as const) {
-    await expect(page.getByRole('textbox', { name: `${stage} from` })).toBeFocused();
+    await expect(page.getByRole('textbox', { name: `${stage}, a number or a range` })).toBeFocused();
     await press(n);
     if (stage !== 'workers') await press('Enter');
   }

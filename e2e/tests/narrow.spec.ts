@@ -1,4 +1,4 @@
-import { countBrood, expect, test, placePath, visit } from '../burrow';
+import { countBrood, expect, keepLook, placePath, test, visit } from '../burrow';
 import { PAGES, VIEWS } from '../pages';
 
 /** Double the size of every text, as a browser does that enlarges text alone. */
@@ -66,6 +66,6 @@ test('at 195 px a look is written to its end', { tag: '@phone' }, async ({ page,
   await page.setViewportSize({ width: 195, height: 422 });
   await page.goto(`${demo.url}/queens/${id}/look`);
   await countBrood(page, { eggs: 8 });
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await keepLook(page);
   await expect(page.getByText(/eggs 8/).first()).toBeVisible();
 });

@@ -1,13 +1,14 @@
 import type { Page, Request } from '@playwright/test';
 import {
   allTubes,
+  type Burrow,
   countBrood,
   expect,
+  keepLook,
+  placePath,
   seriousFaults,
   test,
   toView,
-  type Burrow,
-  placePath,
   visit,
 } from '../burrow';
 import { PAGES, VIEWS } from '../pages';
@@ -207,7 +208,7 @@ test('in the round: a feed with the look, counts that go along to “more”, an
   await page.getByRole('button', { name: 'Plug, mould, note' }).click();
   await expect(page.getByRole('tab', { name: 'eggs, 3' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Note' }).fill('cotton a little loose');
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await keepLook(page);
   // back in the round, at the next tube
   await expect(heading).toBeVisible();
   await expect(heading).not.toHaveText(second);

@@ -1,4 +1,4 @@
-import { countBrood, expect, nextTo, test, testOffline } from '../burrow';
+import { countBrood, expect, keepLook, nextTo, test, testOffline } from '../burrow';
 
 /** What the browser keeps of the answers that were last shown. */
 function lastSeen(): Promise<string> {
@@ -37,7 +37,7 @@ testOffline(
     await demo.stop();
     await page.getByRole('button', { name: 'Log a look' }).click();
     await countBrood(page, { eggs: 8, larvae: 2 });
-    await page.getByRole('button', { name: 'Keep this look' }).click();
+    await keepLook(page);
     await expect(page.getByText(/1 entry is kept here and will be sent later/)).toBeVisible();
     // worked out here, by the same core
     await expect(page.getByText(/eggs 8, larvae 2/).first()).toBeVisible();

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { countBrood, expect, seriousFaults, test, toView } from '../burrow';
+import { countBrood, expect, keepLook, seriousFaults, test, toView } from '../burrow';
 import { clockMs } from '../clock';
 
 interface Detail {
@@ -68,7 +68,7 @@ test('a photo, dead workers and lots of larvae go with a look, and stay', async 
   await expect(page.getByRole('img', { name: 'Photo 1 of this look' })).toBeVisible();
   await page.getByRole('radio', { name: 'dead workers' }).click();
   await page.getByRole('button', { name: '2 dead workers', exact: true }).click();
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await keepLook(page);
   await toView(page, 'Log');
   await expect(page.getByText(/larvae lots, workers 10.*dead workers 2, a photo/).first()).toBeVisible();
   await expect

@@ -22,6 +22,9 @@ export {
   WORD_COUNTS,
   type CountRange,
   type CountWord,
+  COUNT_FAULT,
+  countInput,
+  readCount,
 } from './count';
 export { accumulation, type Accumulation } from './accumulation';
 export { lastNotAfter } from './halving';

@@ -1,5 +1,5 @@
 import type { FeedOutcome, Meal } from '../facts';
-import { InputError, type CountRange } from '../quantity';
+import { COUNT_FAULT, InputError, readCount, type CountRange } from '../quantity';
 import { numberOf } from '../climate';
 
 /** A cell as it was meant: without the mark that keeps a spreadsheet from taking it for a formula. */
@@ -19,16 +19,7 @@ const NOT_COUNTED = /^(\?|-|–|n\/?a|unknown)$/i;
  */
 export function countIn(cell: string): CountRange | undefined {
   if (cell === '' || NOT_COUNTED.test(cell)) return undefined;
-  if (/^(none|no|nil)$/i.test(cell)) return { low: 0, high: 0 };
-  if (/^some$/i.test(cell)) return { low: 1, high: null, word: 'some' };
-  if (/^lots$/i.test(cell)) return { low: 20, high: null, word: 'lots' };
-  const [, one] = /^(\d+)(?:[.,]0+)?$/.exec(cell) ?? [];
-  if (one) return { low: Number(one), high: Number(one) };
-  const [, low, high] = /^(\d+)\s*(?:-|–|to|\.\.)\s*(\d+)$/.exec(cell) ?? [];
-  if (low && high) return { low: Number(low), high: Number(high) };
-  const [, least] = /^(?:at least|>=|≥)\s*(\d+)$/i.exec(cell) ?? /^(\d+)\s*\+$/.exec(cell) ?? [];
-  if (least) return { low: Number(least), high: null };
-  return refuse(cell, 'is no count. Write a number, a range like 10-15, or 12+ for at least twelve.');
+  return readCount(cell) ?? refuse(cell, COUNT_FAULT);
 }
 
 /** The same on the way out, as it is read in again; a range is written so that no spreadsheet takes it for a date. */

@@ -107,7 +107,7 @@ describe('a log that was kept in a spreadsheet', () => {
     [['03.06.2026', '', '1'], /It has no queen/],
     [['', 'A1', '1'], /It has no date/],
     [['03.06.2027', 'A1', '1'], /lies in the future/],
-    [['03.06.2026', 'A1', 'many'], /“many” is no count/],
+    [['03.06.2026', 'A1', 'many'], /“many” is not a count/],
     [['03.06.2026', 'A1', '15-10'], /Swap them/],
     [['03.06.2026', 'A1', '', '', '', '', 'perhaps'], /neither yes nor no/],
     [['03.06.2026', 'A1', '', '', '', '', '', 'apple'], /“apple” is no food/],

@@ -155,15 +155,22 @@ export function StepOrigin() {
           <Controller
             control={control}
             name="broodWithHer"
-            render={({ field }) => (
+            render={({ field, fieldState }) => (
               <>
                 <Choice label="Stage" options={STAGES} value={stage} onChange={(v) => setStage(v)} />
                 <CountPad
                   key={stage}
                   stage={stage}
                   count={field.value[stage]}
-                  fault={undefined}
-                  onChange={(c) => field.onChange({ ...field.value, [stage]: c })}
+                  unread={field.value.unread?.[stage]}
+                  fault={fieldState.error?.message}
+                  onChange={(c, text) =>
+                    field.onChange({
+                      ...field.value,
+                      [stage]: c,
+                      unread: { ...field.value.unread, [stage]: text },
+                    })
+                  }
                 />
               </>
             )}

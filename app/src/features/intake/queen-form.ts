@@ -7,7 +7,6 @@ import {
   queenSchema,
   tubeSchema,
   type BodyPart,
-  type Count,
   type HomePart,
   type Place,
   type StockMove,
@@ -20,8 +19,10 @@ import {
 } from '@gentle-burrow/core/log';
 import { FIRST_HOME_KINDS } from '@gentle-burrow/core/housing';
 import type { QueenFacts } from '@gentle-burrow/core/view';
-import { DAY_MS, addDays, startOfDay } from '@gentle-burrow/core/quantity';
+import { MILESTONES } from '@gentle-burrow/core/species';
+import { addDays, COUNT_FAULT, DAY_MS, startOfDay } from '@gentle-burrow/core/quantity';
 import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
+import { capital } from '@gentle-burrow/core/words';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
 import { v7 } from 'uuid';
@@ -76,6 +77,8 @@ export const queenFormSchema = z
       larvae: countSchema.nullable(),
       pupae: countSchema.nullable(),
       workers: countSchema.nullable(),
+      /** What was typed as a count and is none. */
+      unread: z.record(z.string(), z.string().optional()).optional(),
     }),
     profileId: z.string().min(1, 'Choose a species, or one of the two unknowns.'),
     /** By which other name she was found. */
@@ -127,6 +130,9 @@ export const queenFormSchema = z
     const belief = speciesBeliefSchema.safeParse(speciesOf(f));
     const other = belief.error?.issues.find((i) => i.path[0] === 'others');
     if (other) fault('others', other.message);
+    const unread = comesWithBrood(f.found) ? Object.entries(f.broodWithHer.unread ?? {}) : [];
+    for (const [stage, text] of unread)
+      if (text !== undefined) fault('broodWithHer', `${capital(stage)}: “${text}” ${COUNT_FAULT}`);
     if (f.welcomeDrop && hasBrood(f))
       fault(
         'welcomeDrop',
@@ -268,9 +274,7 @@ export function newQueenOf(
     ...(form.measured ? {} : { spot: { measured: false } }),
   };
   const brood = comesWithBrood(form.found) ? form.broodWithHer : null;
-  const counts = Object.fromEntries(
-    Object.entries(brood ?? {}).flatMap(([k, c]: [string, Count | null]) => (c ? [[k, c]] : [])),
-  );
+  const counts = Object.fromEntries(MILESTONES.flatMap((m) => (brood?.[m] ? [[m, brood[m]]] : [])));
   const until = new Date(Date.parse(at) + QUARANTINE_DAYS * DAY_MS).toISOString();
   const head = { queenId, at, loggedAt: now.toISOString() };
   const intake: Extract<Entry, { kind: 'intake' }> = {

@@ -5,10 +5,10 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { Fault, NumberField } from '@/ui/fields';
 import { roving } from '@/ui/roving';
 import { Told } from '@/ui/Told';
 import { Words } from '@/ui/Words';
+import { CountField } from './CountField';
 import { LOTS, SOME, tapNumber } from './look-draft';
 
 const NUMBERS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 30, 50];
@@ -18,27 +18,34 @@ interface CountPadProps {
   stage: string;
   count: Count | null;
   fault: string | undefined;
-  onChange(count: Count | null): void;
+  /** What was typed and is no count. */
+  unread?: string | undefined;
+  /** A count, or null and what was typed where that is none. */
+  onChange(count: Count | null, unread?: string): void;
   /** It is to be typed at once. */
   typing?: boolean;
   /** Enter was pressed after a number was typed. */
   onNext?: () => void;
+  /** Single keys that do something while a count is typed. */
+  fieldKeys?: Record<string, () => void>;
 }
 
 /** Counting one stage with a thumb: none, some, a number, or two numbers for a range. */
-export function CountPad({ stage, count, fault, onChange, typing = false, onNext }: CountPadProps) {
+export function CountPad({
+  stage,
+  count,
+  fault,
+  unread,
+  onChange,
+  typing = false,
+  onNext,
+  fieldKeys,
+}: CountPadProps) {
   const [tapped, setTapped] = useState(false);
   const [at, setAt] = useState(0);
-  const [half, setHalf] = useState<number | null>(null);
   const tap = (n: number) => {
     setTapped(true);
-    setHalf(null);
     onChange(tapNumber(count, n, tapped));
-  };
-  const whole = (v: number): number => {
-    const n = Math.max(0, Math.round(v));
-    setHalf(n === v ? null : v);
-    return n;
   };
   // two taps may also have been a correction of the first
   const range = tapped && count !== null && count.high !== null && count.low > 0 && count.high > count.low;
@@ -79,37 +86,16 @@ export function CountPad({ stage, count, fault, onChange, typing = false, onNext
           {`${countText(count)} ${stage}. Or only ${count.high}?`}
         </Button>
       ) : null}
-      <View style={styles.fields}>
-        <NumberField
-          label={`${stage} from`}
-          autoFocus={typing}
-          onEnter={onNext}
-          value={count?.low ?? null}
-          // an exact count stays exact while its digits are typed
-          onChange={(v) => {
-            const exact = count === null || count.high === count.low;
-            onChange(v === null ? null : { low: whole(v), high: exact ? whole(v) : count.high });
-          }}
-        />
-        <NumberField
-          label={`${stage} to`}
-          onEnter={onNext}
-          value={count?.high ?? null}
-          onChange={(v) =>
-            onChange(
-              count === null && v === null
-                ? null
-                : { low: count?.low ?? 0, high: v === null ? null : whole(v) },
-            )
-          }
-        />
-      </View>
-      <Fault>
-        {fault ??
-          (half === null
-            ? undefined
-            : `There is no half of one: ${half} is taken as ${Math.max(0, Math.round(half))}.`)}
-      </Fault>
+      <CountField
+        stage={stage}
+        count={count}
+        unread={unread}
+        fault={fault}
+        autoFocus={typing}
+        onEnter={onNext}
+        keys={fieldKeys}
+        onChange={onChange}
+      />
     </View>
   );
 }
@@ -161,5 +147,4 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   only: { alignSelf: 'flex-start' },
-  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

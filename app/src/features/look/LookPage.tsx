@@ -1,14 +1,15 @@
 import { effectiveEntries, type BodyOf } from '@gentle-burrow/core/log';
 import { partAt } from '@gentle-burrow/core/housing';
-import type { Milestone } from '@gentle-burrow/core/species';
+import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
 import { reckonedLineMm } from '@gentle-burrow/core/tube';
-import { useCallback, useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { isUnknown } from '@/data/network';
 import { put } from '@/data/outbox';
 import { amendEntry, writeEntry } from '@/data/entries';
 import { useQueen, useSpecies, type ShownQueen } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
+import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { nearText } from '@/ui/dates';
@@ -24,7 +25,16 @@ import { When } from '@/features/log/When';
 import { momentOf } from '@/features/log/when';
 import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
 import { CountPad } from './CountPad';
-import { draftOf, EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from './look-draft';
+import {
+  draftOf,
+  EMPTY_LOOK,
+  faultsOf,
+  lookBody,
+  nothingElse,
+  uncounted,
+  withUnread,
+  type LookDraft,
+} from './look-draft';
 import { LookDrawing } from './LookDrawing';
 import { MoreSeen } from './MoreSeen';
 import { Troubles } from './Troubles';
@@ -89,6 +99,7 @@ function LookForm({ shown, amended }: LookFormProps) {
     kept,
   } = useDraft<LookDraft>(`look.${queen.id}.${amended?.id ?? 'new'}`, start);
   const [tried, setTried] = useState(false);
+  const [asked, setAsked] = useState(false);
   const profile = useSpecies().find((s) => s.id === view.profileId);
   const units = usePreferences();
   const now = new Date();
@@ -101,8 +112,8 @@ function LookForm({ shown, amended }: LookFormProps) {
   const part = partAt(facts, momentShown);
   const faults = faultsOf(draft, now, intakeAt, part, units.length);
   const shownFaults = tried ? faults : {};
-  const setCount = (m: Milestone, count: LookDraft['counts'][Milestone]) =>
-    change({ counts: { ...draft.counts, [m]: count } });
+  const setCount = (m: Milestone, count: LookDraft['counts'][Milestone], text?: string) =>
+    change({ counts: { ...draft.counts, [m]: count }, unread: withUnread(draft.unread, m, text) });
 
   // and its line on that day, not today's
   const water = part.id === view.part.id ? view.counsel?.water : null;
@@ -113,10 +124,10 @@ function LookForm({ shown, amended }: LookFormProps) {
         ? Math.min(part.waterLineMm, reckonedLineMm(part, water, now.toISOString(), momentShown))
         : part.waterLineMm;
 
-  const write = useOnce(async () => {
-    const body = lookBody(draft, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));
+  const write = useOnce(async (said: LookDraft) => {
+    const body = lookBody(said, momentOf(draft.day, now, intakeAt, amended?.at, draft.time));
     const before = amended?.photos ?? [];
-    for (const photo of draft.photos)
+    for (const photo of said.photos)
       if (!before.includes(photo)) await put({ what: 'photo', id: photo, queenId: queen.id, at: body.at });
     const written = amended
       ? await amendEntry({ queenId: queen.id, id: amended.id }, body, amended.over)
@@ -127,7 +138,12 @@ function LookForm({ shown, amended }: LookFormProps) {
   });
   const save = () => {
     setTried(true);
-    if (Object.keys(faults).length === 0) write();
+    const wrong = MILESTONES.find((m) => faults.counts?.[m]);
+    // what cannot be read is shown where it stands
+    if (wrong) choose(wrong, true);
+    if (Object.keys(faults).length > 0) return;
+    if (!amended && uncounted(draft).length > 0) setAsked(true);
+    else write(draft);
   };
 
   const seen = useCallback(() => change({ queen: 'seen' }), [change]);
@@ -181,9 +197,16 @@ function LookForm({ shown, amended }: LookFormProps) {
             onNext={pad.onNext}
             stage={stage}
             count={draft.counts[stage]}
-            fault={faults.counts?.[stage]}
-            onChange={(c) => setCount(stage, c)}
+            fieldKeys={pad.fieldKeys}
+            unread={draft.unread[stage]}
+            fault={shownFaults.counts?.[stage]}
+            onChange={(c, text) => setCount(stage, c, text)}
           />
+          {!asked && uncounted(draft).length > 0 ? (
+            <Button mode="text" style={styles.left} onPress={() => change(nothingElse(draft))}>
+              {NOTHING_ELSE}
+            </Button>
+          ) : null}
         </>
       }
       foot={
@@ -194,9 +217,17 @@ function LookForm({ shown, amended }: LookFormProps) {
               shownFaults.water ??
               (shownFaults.counts ? Object.values(shownFaults.counts)[0] : undefined)}
           </Fault>
-          <Button mode="contained" icon="check" onPress={save}>
-            {amended ? 'Keep the correction' : 'Keep this look'}
-          </Button>
+          {asked && uncounted(draft).length > 0 ? (
+            <Asked
+              open={uncounted(draft)}
+              onNone={() => write(nothingElse(draft))}
+              onNotLooked={() => write(draft)}
+            />
+          ) : (
+            <Button mode="contained" icon="check" onPress={save}>
+              {amended ? 'Keep the correction' : 'Keep this look'}
+            </Button>
+          )}
         </View>
       }
     >
@@ -250,3 +281,43 @@ function LookForm({ shown, amended }: LookFormProps) {
     </Screen>
   );
 }
+
+const NOTHING_ELSE = 'Nothing else in there';
+
+interface AskedProps {
+  /** The stages of which nothing is noted. */
+  open: readonly Milestone[];
+  onNone(): void;
+  onNotLooked(): void;
+}
+
+/** Some stages were counted: was there nothing of the others, or did nobody look for them? The two are different facts. */
+function Asked({ open, onNone, onNotLooked }: AskedProps) {
+  const here = useRef<View>(null);
+  // the button that was pressed is gone: whoever goes by keys goes on from here
+  useEffect(() => here.current?.focus(), []);
+  return (
+    <View ref={here} tabIndex={-1} style={styles.asked} role="alert">
+      <Words kind="bold">{`Were there any ${listed(open)}?`}</Words>
+      <View style={styles.answers}>
+        <Button mode="contained" style={styles.fill} onPress={onNone}>
+          {NOTHING_ELSE}
+        </Button>
+        <Button mode="outlined" style={styles.fill} onPress={onNotLooked}>
+          Not looked for
+        </Button>
+      </View>
+    </View>
+  );
+}
+
+/** "larvae", "larvae or pupae", "larvae, pupae or workers". */
+const listed = (words: readonly string[]): string =>
+  new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(words);
+
+const styles = StyleSheet.create({
+  left: { alignSelf: 'flex-start' },
+  asked: { gap: SPACE.s },
+  answers: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  fill: { flexGrow: 1 },
+});

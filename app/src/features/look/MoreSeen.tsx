@@ -8,7 +8,7 @@ import { NumberField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
 import { Words } from '@/ui/Words';
 import { CountPad } from './CountPad';
-import { EXTRAS, type Extra, type LookDraft, type LookFaults } from './look-draft';
+import { EXTRAS, withUnread, type Extra, type LookDraft, type LookFaults } from './look-draft';
 
 const EXTRA_WORDS: Record<Extra, string> = {
   callows: 'callows',
@@ -33,7 +33,9 @@ interface MoreSeenProps {
 
 /** What is not seen at most looks: photos, callows, majors, winged young, the dead. */
 export function MoreSeen({ draft, faults, queens, onChange }: MoreSeenProps) {
-  const [counted, setCounted] = useState<Extra>('callows');
+  const [counted, setCounted] = useState<Extra>(
+    EXTRAS.find((x) => draft.unread[x] !== undefined) ?? 'callows',
+  );
   const noted = EXTRAS.flatMap((x) =>
     draft.extras[x] ? [`${EXTRA_WORDS[x]} ${countText(draft.extras[x])}`] : [],
   );
@@ -51,7 +53,13 @@ export function MoreSeen({ draft, faults, queens, onChange }: MoreSeenProps) {
         stage={EXTRA_WORDS[counted]}
         count={draft.extras[counted] ?? null}
         fault={faults?.[counted]}
-        onChange={(c) => onChange({ extras: { ...draft.extras, [counted]: c } })}
+        unread={draft.unread[counted]}
+        onChange={(c, text) =>
+          onChange({
+            extras: { ...draft.extras, [counted]: c },
+            unread: withUnread(draft.unread, counted, text),
+          })
+        }
       />
       <Words kind="small" soft>
         {`Callows, majors and repletes are among the workers. Dead ones: newly found since the look before.${

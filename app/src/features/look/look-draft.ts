@@ -1,6 +1,6 @@
 import type { Count, HomePart } from '@gentle-burrow/core/facts';
 import type { BodyOf } from '@gentle-burrow/core/log';
-import { WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
+import { COUNT_FAULT, WORD_COUNTS, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone } from '@gentle-burrow/core/species';
 import { CASTES, type MouldSize, type Trouble } from '@gentle-burrow/core/vocabulary';
 import { dayFault, NOW, whenOf, type WhenDraft } from '@/features/log/when';
@@ -18,6 +18,8 @@ export interface LookDraft extends WhenDraft {
   queenAtMm: number | null;
   counts: Record<Milestone, Count | null>;
   extras: Partial<Record<Extra, Count | null>>;
+  /** What was typed as a count and is none. */
+  unread: Partial<Record<Milestone | Extra, string>>;
   pupaeIn: NonNullable<BodyOf<'look'>['pupaeIn']> | null;
   /** Where there is more than one. */
   queensSeen: number | null;
@@ -38,6 +40,7 @@ export const EMPTY_LOOK: LookDraft = {
   queenAtMm: null,
   counts: { eggs: null, larvae: null, pupae: null, workers: null },
   extras: {},
+  unread: {},
   pupaeIn: null,
   queensSeen: null,
   photos: [],
@@ -61,6 +64,7 @@ export function draftOf(look: BodyOf<'look'>): LookDraft {
       workers: look.workers ?? null,
     },
     extras: Object.fromEntries(EXTRAS.flatMap((x) => (look[x] ? [[x, look[x]]] : []))),
+    unread: {},
     pupaeIn: look.pupaeIn ?? null,
     queensSeen: look.queensSeen ?? null,
     photos: look.photos ?? [],
@@ -112,9 +116,10 @@ export function faultsOf(
   const counts: LookFaults['counts'] = {};
   for (const m of [...MILESTONES, ...EXTRAS]) {
     const c = { ...draft.counts, ...draft.extras }[m];
-    if (c && c.high !== null && c.high < c.low) {
-      counts[m] = `“To” (${c.high}) is below “from” (${c.low}). Swap them or correct one.`;
-    }
+    const text = draft.unread[m];
+    if (text !== undefined) counts[m] = `“${text}” ${COUNT_FAULT}`;
+    else if (c && c.high !== null && c.high < c.low)
+      counts[m] = `“${c.low}–${c.high}” runs downwards. Write the smaller number first.`;
   }
   if (Object.keys(counts).length > 0) faults.counts = counts;
   const nothing =
@@ -159,6 +164,31 @@ export function lookBody(draft: LookDraft, at: Instant): BodyOf<'look'> {
     ...(draft.text.trim() ? { text: draft.text.trim() } : {}),
   };
 }
+
+/** What was typed of one and is no count, beside that of the others. */
+export function withUnread(
+  unread: LookDraft['unread'],
+  of: Milestone | Extra,
+  text: string | undefined,
+): LookDraft['unread'] {
+  const { [of]: _, ...others } = unread;
+  return text === undefined ? others : { ...others, [of]: text };
+}
+
+/** The stages of which nothing is noted, where something is noted of another: was there nothing else, or did nobody look? */
+export function uncounted({ counts }: LookDraft): Milestone[] {
+  const open = MILESTONES.filter((m) => counts[m] === null);
+  return open.length < MILESTONES.length ? open : [];
+}
+
+/** The same with none of what was not counted. */
+export const nothingElse = (draft: LookDraft): LookDraft => ({
+  ...draft,
+  counts: {
+    ...draft.counts,
+    ...Object.fromEntries(uncounted(draft).map((m) => [m, { low: 0, high: 0 }])),
+  },
+});
 
 /**
  * A tap on a number: exact at first; a larger one after it makes a range; the same again takes it back. A smaller one,

@@ -43,6 +43,7 @@ test('counts by tapping, a range by two taps, some by a word', async () => {
   stage(/^pupae/);
   press('no pupae');
   press('Keep this look');
+  press('Not looked for');
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   expect(server.bodiesOf('/entries')[0]).toMatchObject({
     kind: 'look',
@@ -53,31 +54,82 @@ test('counts by tapping, a range by two taps, some by a word', async () => {
   expect(server.bodiesOf('/entries')[0]).not.toHaveProperty('workers');
 });
 
-test('a second tap that was a correction is one tap more; half an egg is said to be none', async () => {
+test('a second tap that was a correction is one tap more', async () => {
   await open();
   press('5 eggs');
   press('8 eggs');
   expect(screen.getByText('Eggs: 5–8')).toBeTruthy();
   press('5–8 eggs. Or only 8?');
   expect(screen.getByText('Eggs: 8')).toBeTruthy();
-  fireEvent.change(screen.getByRole('textbox', { name: 'eggs from' }), { target: { value: '2.5' } });
-  expect(screen.getByText(/There is no half of one: 2.5 is taken as 3/)).toBeTruthy();
 });
 
-test('counts by typing: an exact count stays exact digit by digit, a range upside down is named', async () => {
+const COUNT = (what: string) => `${what}, a number or a range`;
+const type = (what: string, value: string) =>
+  fireEvent.change(screen.getByRole('textbox', { name: COUNT(what) }), { target: { value } });
+
+test.each([
+  ['3-5', { low: 3, high: 5 }],
+  ['3–5', { low: 3, high: 5 }],
+  ['~5', { low: 4, high: 6 }],
+  ['about 5', { low: 4, high: 6 }],
+  ['5+', { low: 5, high: null }],
+  ['a dozen', { low: 10, high: 14 }],
+  ['40', { low: 40, high: 40 }],
+])('%s eggs are read as keepers mean them', async (text, eggs) => {
   const { server } = await open();
-  const type = (name: string, value: string) =>
-    fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
-  type('eggs from', '4');
-  type('eggs from', '40');
-  expect(screen.getByText('Eggs: 40')).toBeTruthy();
-  type('eggs to', '9');
+  type('eggs', text);
   press('Keep this look');
-  expect(screen.getAllByRole('alert')[0]?.textContent).toMatch(/“To” \(9\) is below “from” \(40\)/);
+  press('Not looked for');
+  await waitFor(() => expect(server.bodiesOf('/entries')[0]).toMatchObject({ eggs }));
+});
+
+test('what cannot be read stops the look, stays, and its field is opened', async () => {
+  const { server } = await open();
+  stage(/^larvae/);
+  type('larvae', '2.5');
+  stage(/^eggs/);
+  press('8 eggs');
+  press('Keep this look');
   expect(server.sent).toEqual([]);
-  type('eggs to', '55');
+  expect((screen.getByRole('textbox', { name: COUNT('larvae') }) as HTMLInputElement).value).toBe('2.5');
+  expect(screen.getAllByRole('alert')[0]?.textContent).toMatch(/“2.5” is not a count\. Write a number/);
+  type('larvae', '15–8');
   press('Keep this look');
-  await waitFor(() => expect(server.bodiesOf('/entries')[0]).toMatchObject({ eggs: { low: 40, high: 55 } }));
+  expect(screen.getAllByRole('alert')[0]?.textContent).toMatch(/runs downwards/);
+  type('larvae', '8–15');
+  press('Keep this look');
+  press('Nothing else in there');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      eggs: { low: 8, high: 8 },
+      larvae: { low: 8, high: 15 },
+      pupae: { low: 0, high: 0 },
+      workers: { low: 0, high: 0 },
+    }),
+  );
+});
+
+test('q says that she was seen, and does not become part of a count', async () => {
+  const { server } = await open();
+  type('eggs', '3');
+  fireEvent.keyDown(screen.getByRole('textbox', { name: COUNT('eggs') }), { key: 'q' });
+  expect((screen.getByRole('textbox', { name: COUNT('eggs') }) as HTMLInputElement).value).toBe('3');
+  press('Nothing else in there');
+  press('Keep this look');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({ queen: 'seen', eggs: { low: 3, high: 3 } }),
+  );
+});
+
+test('a stage that nobody looked for stays unsaid, and is not none', async () => {
+  const { server } = await open();
+  press('5 eggs');
+  press('Keep this look');
+  expect(screen.getByText('Were there any larvae, pupae or workers?')).toBeTruthy();
+  expect(server.sent).toEqual([]);
+  press('Not looked for');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  expect(server.bodiesOf('/entries')[0]).not.toHaveProperty('larvae');
 });
 
 test('the same brood as last time is one tap', async () => {
@@ -114,6 +166,7 @@ test('back-dated to yesterday evening; a day before intake is refused', async ()
   expect(screen.getAllByRole('alert')[0]?.textContent).toMatch(/She was taken in on/);
   fireEvent.click(screen.getByRole('radio', { name: 'Yesterday' }));
   press('Keep this look');
+  press('Nothing else in there');
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   const { at } = server.bodiesOf('/entries')[0] as { at: string };
   const yesterday = new Date(Date.now() - 86_400_000);
@@ -130,6 +183,7 @@ test('what is half noted is there again after leaving, and gone once kept', asyn
   await screen.findByText('Eggs: 8');
   expect(screen.getByRole('radio', { name: 'Near brood' }).getAttribute('aria-checked')).toBe('true');
   press('Keep this look');
+  press('Nothing else in there');
   // before it is written there is nothing to send either
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
   await waitFor(() => expect(outboxItems()).toEqual([]));

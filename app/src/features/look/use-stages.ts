@@ -22,11 +22,14 @@ export function useStages({ onSeen, onKeep }: { onSeen(): void; onKeep(): void }
   const next = MILESTONES[(MILESTONES.indexOf(stage) + 1) % MILESTONES.length] as Milestone;
   return {
     stage,
-    choose: (m: Milestone) => set((s) => ({ stage: m, typing: false, turn: s.turn })),
+    choose: (m: Milestone, typing = false) =>
+      set((s) => ({ stage: m, typing, turn: typing ? s.turn + 1 : s.turn })),
     /** For the pad: a new one for each stage, and each time that one is to be typed. */
     pad: {
       key: `${stage}.${turn}`,
       typing,
+      /** While a count is typed too: it is no letter of a count. */
+      fieldKeys: { q: onSeen },
       onNext: () => set((s) => ({ stage: next, typing: true, turn: s.turn + 1 })),
     },
   };

@@ -5,7 +5,15 @@ import { StyleSheet, View } from 'react-native';
 import { takeBack, writeEntries } from '@/data/entries';
 import { useQueen, useShelf, useSpecies, type ShownQueen } from '@/data/queries';
 import { CountPad } from '@/features/look/CountPad';
-import { EMPTY_LOOK, faultsOf, lookBody, type LookDraft } from '@/features/look/look-draft';
+import {
+  EMPTY_LOOK,
+  faultsOf,
+  lookBody,
+  nothingElse,
+  uncounted,
+  withUnread,
+  type LookDraft,
+} from '@/features/look/look-draft';
 import { useStages } from '@/features/look/use-stages';
 import { LookDrawing } from '@/features/look/LookDrawing';
 import { usePreferences } from '@/theme/preferences';
@@ -231,8 +239,20 @@ function TubeCard({
             stage={stage}
             count={draft.counts[stage]}
             fault={faults.counts?.[stage]}
-            onChange={(c) => change({ counts: { ...draft.counts, [stage]: c } })}
+            fieldKeys={pad.fieldKeys}
+            unread={draft.unread[stage]}
+            onChange={(c, text) =>
+              change({
+                counts: { ...draft.counts, [stage]: c },
+                unread: withUnread(draft.unread, stage, text),
+              })
+            }
           />
+          {uncounted(draft).length > 0 ? (
+            <Button mode="text" onPress={() => change(nothingElse(draft))}>
+              Nothing else in there
+            </Button>
+          ) : null}
         </>
       }
       foot={

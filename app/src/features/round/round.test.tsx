@@ -121,6 +121,7 @@ test('counts go along to the look’s own page; a look kept there is not asked f
   const page = show(<LookPage id={id} />);
   expect(await screen.findByRole('tab', { name: 'eggs, 3' })).toBeTruthy();
   press('Keep this look');
+  press('Nothing else in there');
   await waitFor(() => expect(router.replace).toHaveBeenCalled());
   page.unmount();
   show(<RoundPage />);

@@ -132,6 +132,7 @@ export function faultsOf(
     draft.pupaeIn === null &&
     draft.queensSeen === null &&
     draft.photos.length === 0 &&
+    Object.keys(draft.unread).length === 0 &&
     EXTRAS.every((x) => !draft.extras[x]) &&
     MILESTONES.every((m) => draft.counts[m] === null);
   if (nothing)

@@ -87,6 +87,8 @@ test('what cannot be read stops the look, stays, and its field is opened', async
   const { server } = await open();
   stage(/^larvae/);
   type('larvae', '2.5');
+  press('Keep this look');
+  expect(screen.queryByText(/Nothing is noted yet/)).toBeNull();
   stage(/^eggs/);
   press('8 eggs');
   press('Keep this look');

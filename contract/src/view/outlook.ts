@@ -5,6 +5,7 @@ import { band, instant, instantBand, milestones } from '../common';
 const eventOutlook = z.object({
   status: z.enum(['seen', 'ahead']),
   band: instantBand,
+  earliest: instant.nullable(),
   byNow: z.number(),
 });
 

@@ -57,3 +57,4 @@ export {
   type StageEvidence,
   type Taught,
 } from './learning';
+export { seenBetween } from './seen-between';

@@ -1,4 +1,4 @@
-import { OUTLOOK_EVENTS } from '@gentle-burrow/core/founding';
+import { OUTLOOK_EVENTS, seenBetween } from '@gentle-burrow/core/founding';
 import { DAY_MS, msOf } from '@gentle-burrow/core/quantity';
 import type { QueenFacts, QueenView } from '@gentle-burrow/core/view';
 import { scaleTime } from 'd3-scale';
@@ -38,7 +38,7 @@ export function StageChart({
       {OUTLOOK_EVENTS.map((event) => {
         const { status, band } = ahead.events[event];
         const seen = status === 'seen' && event !== 'firstBatchEnd';
-        const interval = seen ? view.ledger.appearances[event].interval : null;
+        const interval = seen ? seenBetween(view, event) : null;
         return (
           <View key={event} style={styles.row}>
             <View style={styles.words}>

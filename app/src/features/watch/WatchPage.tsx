@@ -1,4 +1,4 @@
-import { OUTLOOK_EVENTS, type LaterOutlook, type Outlook } from '@gentle-burrow/core/founding';
+import { OUTLOOK_EVENTS, seenBetween, type LaterOutlook, type Outlook } from '@gentle-burrow/core/founding';
 import { DAY_MS, countText, type CountRange, type Instant } from '@gentle-burrow/core/quantity';
 import { MILESTONES, type Milestone, type KindCard } from '@gentle-burrow/core/species';
 import type { Caste } from '@gentle-burrow/core/vocabulary';
@@ -192,7 +192,7 @@ function Milestones({
       const seen = status === 'seen' && e !== 'firstBatchEnd';
       return {
         name: EVENT_TITLES[e],
-        said: seen ? `seen ${intervalText(ledger.appearances[e].interval)}` : bandText(band, now),
+        said: seen ? `seen ${intervalText(seenBetween(shown.view, e))}` : bandText(band, now),
         done: seen,
       };
     }),

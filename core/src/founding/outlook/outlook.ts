@@ -1,5 +1,6 @@
 import {
   bandOfSorted,
+  quantileSorted,
   daysBetween,
   InputError,
   instantOf,
@@ -43,6 +44,11 @@ export interface EventOutlook {
   status: 'seen' | 'ahead';
   /** When it came or will come, if she lays at all; a point is null when it lies beyond the horizon of three years. */
   band: Band<Instant | null>;
+  /**
+   * Of what was seen: it cannot well have come earlier, for what comes before takes its time at her warmth (99 of 100 draws); null of what
+   * is ahead.
+   */
+  earliest: Instant | null;
   /** Chance that it has come about by now, 0..1; what is given to "never" is missing from it. */
   byNow: number;
 }
@@ -277,6 +283,9 @@ function warmerPast(
   };
 }
 
+/** One draw in a hundred may lie before. */
+const EARLIEST_SHARE = 0.01;
+
 function summarise(s: Fitted, goesOn: boolean): Outlook {
   const { sample, known, origin, now, strain, draws, seed, neverLays } = s;
   const picks = resample(sample.weights, draws, seed);
@@ -300,6 +309,7 @@ function summarise(s: Fitted, goesOn: boolean): Outlook {
     events[event] = {
       status: seen ? 'seen' : 'ahead',
       band: { p10: at(band.p10), p50: at(band.p50), p90: at(band.p90) },
+      earliest: seen ? at(quantileSorted(sorted, EARLIEST_SHARE)) : null,
       byNow: seen ? 1 : (1 - neverLays) * (past / draws),
     };
   });

@@ -40,6 +40,10 @@ test('queens and a log that were kept in a spreadsheet are read in, and a second
   await page.goto(`${burrow.url}/records`);
   await page.getByRole('link', { name: /^Spreadsheets/ }).click();
   await readIn(page, /^Captures/, table('captures.csv', CAPTURES));
+  // where they are kept is asked, and told before anything is written
+  await expect(page.getByText(/^Row 2: It names no place/)).toBeVisible();
+  await page.getByRole('radio', { name: /^In a room/ }).click();
+  await expect(page.getByText('2 queens in Room (a new place, warmth not measured).')).toBeVisible();
   await expect(page.getByText('2 rows can be read.')).toBeVisible();
   await page.getByRole('button', { name: 'See what is new' }).click();
   await expect(page.getByRole('row', { name: /^Queens 2 0 0/ })).toBeVisible();

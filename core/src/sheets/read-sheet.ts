@@ -18,7 +18,9 @@ export interface SheetContext {
   /** Ids of entries that are here: their rows are passed over. */
   entryIds: ReadonlySet<string>;
   stock: readonly StockLevel[];
-  /** Where queens that are taken in stand; null: in a room of which nobody has measured the warmth. */
+  /** Every place that is here, which a column may name. */
+  places: readonly Place[];
+  /** Where queens stand whose row names no place; null while the keeper has not said. */
   place: Place | null;
 }
 
@@ -163,6 +165,23 @@ function foundIn(cell: string): FoundHow {
   return exact ?? FOUND.find(([, names]) => names.test(cell))?.[0] ?? 'unknown';
 }
 
+/** A place of which nobody has measured the warmth: about room warm is taken, and every date is wide. */
+export const unmeasuredPlace = (name: string): Place => ({
+  id: sheetId(0, ['place', name.toLowerCase()]),
+  name,
+  tempC: ROOM_WARM_C,
+  roomRelHumidity: 0.5,
+  winter: null,
+  spot: { measured: false },
+});
+
+/** The place that a row names, one that is here or a new one; else the one that was chosen for all. */
+function placeIn(name: string, { places, place }: SheetContext): Place {
+  if (name !== '') return places.find((p) => sameName(p.name, name)) ?? unmeasuredPlace(name.slice(0, 80));
+  if (place) return place;
+  throw new InputError('place', 'It names no place. Choose where these queens are kept.');
+}
+
 /** A queen with her first tube, the place where she stands and how she came. */
 function captureRow({ cell, figure, at, context, before }: Row): Fact[] {
   const label = cell('label');
@@ -180,14 +199,7 @@ function captureRow({ cell, figure, at, context, before }: Row): Fact[] {
     throw new InputError('lat', 'Latitude and longitude belong together. Give both, or neither.');
   const uncertaintyM = figure('uncertainty', 'number of metres');
   const id = (what: string) => sheetId(ms, [what, label, moment]);
-  const place: Place = context.place ?? {
-    id: sheetId(0, ['place', 'Room']),
-    name: 'Room',
-    tempC: ROOM_WARM_C,
-    roomRelHumidity: 0.5,
-    winter: null,
-    spot: { measured: false },
-  };
+  const place = placeIn(cell('place'), context);
   const home = usualTube(id('home'), moment);
   const queen = queenSchema.safeParse({
     id: id('queen'),
@@ -217,9 +229,10 @@ function captureRow({ cell, figure, at, context, before }: Row): Fact[] {
     ...(cell('note') === '' ? {} : { text: cell('note') }),
   });
   return [
-    ...(context.place === null && !before.some((f) => f.fact === 'place')
-      ? [{ fact: 'place', value: place } as const]
-      : []),
+    ...(context.places.some((p) => p.id === place.id) ||
+    before.some((f) => f.fact === 'place' && f.value.id === place.id)
+      ? []
+      : [{ fact: 'place', value: place } as const]),
     { fact: 'home', value: home },
     { fact: 'queen', value: queen.data },
     intake,

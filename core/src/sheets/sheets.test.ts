@@ -10,6 +10,7 @@ import {
   logRows,
   sheetReader,
   stockRows,
+  unmeasuredPlace,
   type SheetContext,
   type SheetKind,
 } from './index';
@@ -23,6 +24,7 @@ const CONTEXT: SheetContext = {
   ],
   entryIds: new Set(),
   stock: [],
+  places: [SHELF],
   place: SHELF,
 };
 
@@ -207,8 +209,36 @@ describe('captures', () => {
     expect(read('captures', rows).facts).toEqual(facts);
   });
 
-  test('without a place they stand in a room that nobody has measured', () => {
-    const { facts } = read('captures', rows, { place: null });
+  test('without a place nothing is taken: nobody is put anywhere in silence', () => {
+    const { facts, faults } = read('captures', rows, { place: null });
+    expect(facts).toEqual([]);
+    expect(faults[0]).toMatch(/names no place\. Choose where/);
+  });
+
+  test('a column may name the place: one that is here, or a new one of which nothing is measured', () => {
+    const told = [
+      ['Tube', 'Date', 'Place'],
+      ['M1', '2026-05-03', SHELF.name.toUpperCase()],
+      ['M2', '2026-05-03', 'Cellar'],
+      ['M3', '2026-05-03', 'cellar'],
+      ['M4', '2026-05-03', ''],
+    ];
+    const { facts, faults } = read('captures', told);
+    expect(faults).toEqual([]);
+    const placed = facts.flatMap((f) => (f.fact === 'queen' ? [[f.value.label, f.value.placeId]] : []));
+    const cellar = unmeasuredPlace('Cellar');
+    expect(placed).toEqual([
+      ['M1', SHELF.id],
+      ['M2', cellar.id],
+      ['M3', cellar.id],
+      ['M4', SHELF.id],
+    ]);
+    expect(facts.filter((f) => f.fact === 'place')).toEqual([{ fact: 'place', value: cellar }]);
+    expect(cellar.spot).toEqual({ measured: false });
+  });
+
+  test('a room that nobody has measured may be chosen', () => {
+    const { facts } = read('captures', rows, { place: unmeasuredPlace('Room') });
     expect(facts.filter((f) => f.fact === 'place')).toMatchObject([
       { value: { name: 'Room', spot: { measured: false } } },
     ]);

@@ -1,10 +1,12 @@
 import { DATE_ORDERS } from '@gentle-burrow/core/climate';
 import type { Place } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
-import { FIELDS, type SheetKind, type SheetMapping } from '@gentle-burrow/core/sheets';
+import type { Fact } from '@gentle-burrow/core/records';
+import { FIELDS, unmeasuredPlace, type SheetKind, type SheetMapping } from '@gentle-burrow/core/sheets';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePlaces } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { Bringing } from '@/features/backup/Bringing';
 import { useBringBack } from '@/features/backup/use-bring-back';
 import { SPACE } from '@/theme/tokens';
@@ -15,6 +17,7 @@ import { FileButton } from '@/ui/FileButton';
 import { Fold } from '@/ui/Fold';
 import { Sheet } from '@/ui/Sheet';
 import { Table } from '@/ui/Table';
+import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { capital } from '@gentle-burrow/core/words';
 import { DECIMALS, ORDER_WORDS } from '@/words/tables';
@@ -85,6 +88,24 @@ export function ReadIn() {
   );
 }
 
+/** Places of which nobody has said anything more. */
+const ROOM = unmeasuredPlace('Room');
+const UNKNOWN = unmeasuredPlace('Place not known');
+const UNTOLD = [ROOM, UNKNOWN];
+
+/** How many are put where, before anything is written. */
+function Placed({ facts, places }: { facts: readonly Fact[]; places: readonly Place[] }) {
+  const made = facts.flatMap((f) => (f.fact === 'place' ? [f.value] : []));
+  const lines = [...places, ...made].flatMap((p) => {
+    const n = facts.filter((f) => f.fact === 'queen' && f.value.placeId === p.id).length;
+    if (n === 0) return [];
+    return [
+      `${n} ${n === 1 ? 'queen' : 'queens'} in ${p.name}${made.includes(p) ? ' (a new place, warmth not measured)' : ''}`,
+    ];
+  });
+  return lines.length > 0 ? <Words>{`${lines.join('; ')}.`}</Words> : null;
+}
+
 const SHOWN_ROWS = 3;
 const SHOWN_COLUMNS = 6;
 const NONE = 'none';
@@ -93,16 +114,19 @@ interface OpenedProps {
   sheet: OpenSheet;
   onMap(mapping: SheetMapping): void;
   onLeave(): void;
-  onGoOn(facts: readonly object[]): void;
+  onGoOn(facts: readonly Fact[]): void;
 }
 
 /** Its first rows, what stands in which column, and what its rows come to. */
 function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
   const { kind, rows, mapping } = sheet;
   const places = usePlaces();
+  const { temperature } = usePreferences();
   const [placeId, setPlaceId] = useState<string | null>(null);
-  const place: Place | null = places.find((p) => p.id === placeId) ?? places[0] ?? null;
-  const read = useRead(sheet, place);
+  // nobody is put anywhere in silence: what is not said is asked
+  const choices = [...places, ...UNTOLD];
+  const place: Place | null = choices.find((p) => p.id === placeId) ?? null;
+  const read = useRead(sheet, places, place);
   const width = Math.max(1, ...rows.slice(0, SHOWN_ROWS + 1).map((r) => r.length));
   const names = Array.from({ length: width }, (_, c) => {
     const name = mapping.headRows > 0 ? (rows[mapping.headRows - 1]?.[c] ?? '').trim() : '';
@@ -192,13 +216,24 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
           page where it is another.
         </Words>
       ) : null}
-      {kind === 'captures' && places.length > 1 ? (
-        <Choice
-          label="Where they stand"
-          options={places.map((p) => ({ value: p.id, label: p.name }))}
-          value={place?.id ?? null}
-          onChange={setPlaceId}
-        />
+      {kind === 'captures' ? (
+        <>
+          <Choice
+            label={
+              mapping.columns.place == null
+                ? 'Where are they kept?'
+                : 'Where are those kept whose row names no place?'
+            }
+            options={[
+              ...places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) })),
+              { value: ROOM.id, label: 'In a room', hint: 'about room warm, not measured' },
+              { value: UNKNOWN.id, label: 'Not known', hint: 'dates will be wide' },
+            ]}
+            value={placeId}
+            onChange={setPlaceId}
+          />
+          {typeof read === 'string' ? null : <Placed facts={read.facts} places={places} />}
+        </>
       ) : null}
       {typeof read === 'string' ? (
         <Fault>{zoneFault ?? read}</Fault>

@@ -23,7 +23,7 @@ export interface OpenSheet {
   name: string;
   rows: string[][];
   mapping: SheetMapping;
-  context: Omit<SheetContext, 'place'>;
+  context: Omit<SheetContext, 'place' | 'places'>;
 }
 
 type SheetState =
@@ -69,11 +69,11 @@ export function useSheet() {
 }
 
 /** What the rows come to as the columns stand now; a sentence where they cannot be read at all. */
-export function useRead(sheet: OpenSheet, place: Place | null): ReadSheet | string {
+export function useRead(sheet: OpenSheet, places: readonly Place[], place: Place | null): ReadSheet | string {
   const { kind, rows, mapping, context } = sheet;
   return useMemo(() => {
     try {
-      const reader = sheetReader(kind, mapping, { ...context, place });
+      const reader = sheetReader(kind, mapping, { ...context, places, place });
       const refused: RefusedRow[] = [];
       let told = 0;
       rows.slice(mapping.headRows).forEach((row, i) => {
@@ -86,7 +86,7 @@ export function useRead(sheet: OpenSheet, place: Place | null): ReadSheet | stri
     } catch (error) {
       return (error as Error).message;
     }
-  }, [kind, rows, mapping, context, place]);
+  }, [kind, rows, mapping, context, places, place]);
 }
 
 async function rowsOf(file: File): Promise<string[][]> {
@@ -107,7 +107,7 @@ async function rowsOf(file: File): Promise<string[][]> {
 }
 
 /** What is here already. */
-async function contextNow(kind: SheetKind): Promise<Omit<SheetContext, 'place'>> {
+async function contextNow(kind: SheetKind): Promise<OpenSheet['context']> {
   const { queens } = await call<{ queens: { id: string; label: string }[] }>('/queens');
   const stock = kind === 'stock' ? (await call<Stock>('/stock')).levels : [];
   return {

@@ -59,3 +59,29 @@ test('where she was found stays here unless it is asked for', async () => {
   expect((await server.app.inject('/api/log.csv')).body).not.toMatch(/Millrace|48\.1|11\.5/);
   expect((await server.app.inject('/api/log.csv?places=exact')).body).toContain('Millrace');
 });
+
+test('her day is the keeper’s day: whoever asks says where, and what the keeper has set comes first', async () => {
+  // noon of 1 July in UTC is 2 July on the Line Islands
+  const named = async (path: string) =>
+    (await server.app.inject(path)).headers['content-disposition']
+      ?.toString()
+      .match(/\d{4}-\d{2}-\d{2}/)?.[0];
+  const FILES = ['log.csv', 'stock.csv', 'captures.csv', 'export.jsonl', 'backup.zip'];
+  for (const file of FILES) {
+    expect([file, await named(`/api/${file}?zone=Pacific/Kiritimati`)]).toEqual([file, '2026-07-02']);
+    expect([file, await named(`/api/${file}?zone=America/Denver`)]).toEqual([file, '2026-07-01']);
+  }
+  const [there] = await rowsOf('/api/captures.csv?zone=Pacific/Kiritimati');
+  const [here] = await rowsOf('/api/captures.csv?zone=America/Denver');
+  expect(there?.eventDate).not.toBe(here?.eventDate);
+  const wrong = await server.app.inject('/api/log.csv?zone=Mars/Olympus');
+  expect(wrong.statusCode).toBe(400);
+  expect(wrong.body).toMatch(/not a time zone\. Give one like/);
+  const settings = await server.store.settings();
+  await server.app.inject({
+    method: 'PUT',
+    url: '/api/settings',
+    payload: { ...settings, zone: 'America/Denver' },
+  });
+  expect(await named('/api/log.csv?zone=Pacific/Kiritimati')).toBe('2026-07-01');
+});

@@ -2,9 +2,11 @@ import { dueAt, planVisits, prepareFor, type Due } from '@gentle-burrow/core/age
 import { dayOf, plainText } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import ical, { ICalCalendarMethod } from 'ical-generator';
+import { z } from 'zod';
 import type { Services } from '../services';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 const DAYS = 90;
 /** A visit is planned for the evening, and takes so long for each tube, minutes. Priors. */
@@ -15,15 +17,17 @@ const MINUTES_A_TUBE = 5;
  * a calendar moves it when the plan moves instead of showing it twice.
  */
 export async function agendaRoutes(app: FastifyInstance, { store, views, now }: Services): Promise<void> {
-  app.get(
+  app.withTypeProvider<ZodTypeProvider>().get(
     '/agenda.ics',
-    { schema: { tags: ['agenda'], summary: 'Visits as iCalendar' } },
-    async (_, reply) => {
+    {
+      schema: { tags: ['agenda'], summary: 'Visits as iCalendar', querystring: z.object(zoneAsked) },
+    },
+    async (request, reply) => {
       const at = now();
       const { rows } = JSON.parse(await views.shelf(at.toISOString())) as { rows: ShelfRow[] };
       const settings = await store.settings();
       const { weekdays, absences } = settings;
-      const zone = zoneOf(settings);
+      const zone = zoneOf(settings, request.query.zone);
       const due = rows.flatMap(dueAt);
       const plan = planVisits(
         due.filter((d) => !d.timer),

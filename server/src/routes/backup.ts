@@ -15,7 +15,7 @@ import { Incoming } from '../backup/incoming';
 import { openBrought } from '../backup/read-archive';
 import { archiveOf } from '../backup/write-archive';
 import { Refusal } from '../errors';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 const TYPES = ['application/zip', 'application/jsonl', 'application/x-ndjson'];
 
@@ -47,11 +47,12 @@ export async function backupRoutes(
         tags,
         summary: 'Everything as one zip: facts.jsonl, photos, and manifest.json with counts and checksums',
         description: 'Where queens were found is in it exactly. Secrets of probes are not.',
+        querystring: z.object(zoneAsked),
       },
     },
-    async (_, reply) => {
+    async (request, reply) => {
       const madeAt = now().toISOString();
-      const day = dayOf(madeAt, zoneOf(await store.settings()));
+      const day = dayOf(madeAt, zoneOf(await store.settings(), request.query.zone));
       return reply
         .type('application/zip')
         .header('content-disposition', `attachment; filename="gentle-burrow-${day}.zip"`)

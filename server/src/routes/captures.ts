@@ -6,7 +6,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Services } from '../services';
 import { csvOf, figure } from '../csv';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 /** The captures as Darwin Core occurrences, CSV after RFC 4180. Places are withheld unless they are asked for. */
 export async function capturesRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
@@ -16,11 +16,11 @@ export async function capturesRoutes(app: FastifyInstance, { store, now }: Servi
       schema: {
         tags: ['export'],
         summary: 'Captures as Darwin Core occurrences',
-        querystring: z.object({ places: z.enum(PLACE_CHOICES).default('withheld') }),
+        querystring: z.object({ places: z.enum(PLACE_CHOICES).default('withheld'), ...zoneAsked }),
       },
     },
     async (request, reply) => {
-      const zone = zoneOf(await store.settings());
+      const zone = zoneOf(await store.settings(), request.query.zone);
       const facts = await store.queenFacts((await store.shownQueens()).map((q) => q.id));
       const records = captureRecords(facts, profilesWith(await store.ownKinds()), request.query.places, zone);
       const day = dayOf(now().toISOString(), zone);

@@ -7,7 +7,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import type { Fact } from '../db/facts';
 import type { Services } from '../services';
 import { linesOf } from '../backup/write-archive';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 /** The whole log as JSON Lines: one fact a line, in an order in which it can be read back. */
 export async function exportRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
@@ -20,6 +20,7 @@ export async function exportRoutes(app: FastifyInstance, { store, now }: Service
         querystring: z.object({
           places: z.enum(['withheld', 'exact']).default('withheld'),
           readings: z.enum(['with', 'without']).default('with'),
+          ...zoneAsked,
         }),
       },
     },
@@ -32,7 +33,7 @@ export async function exportRoutes(app: FastifyInstance, { store, now }: Service
           yield told(fact);
         }
       }
-      const day = dayOf(now().toISOString(), zoneOf(await store.settings()));
+      const day = dayOf(now().toISOString(), zoneOf(await store.settings(), request.query.zone));
       return reply
         .type('application/jsonl; charset=utf-8')
         .header('content-disposition', `attachment; filename="gentle-burrow-${day}.jsonl"`)

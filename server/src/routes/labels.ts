@@ -13,7 +13,7 @@ import type { Services } from '../services';
 import { Refusal } from '../errors';
 import type { LabelText } from '../labels/design';
 import { breathe } from '../unhurried';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 const MOST = 500;
 /** So many are read at once. */
@@ -38,14 +38,16 @@ const asked = z.object({
   origin: z
     .url({ protocol: /^https?$/, error: 'The address must begin with http:// or https://.' })
     .max(120, 'The address is too long for a small code.'),
+  ...zoneAsked,
 });
+type LabelsAsked = z.infer<typeof asked>;
 
 /** Labels with letter, species, day and a code that opens the queen's look, as PDF and as SVG. */
 export async function labelsRoutes(app: FastifyInstance, { store, printer, now }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
   const tags = ['labels'];
-  async function texts(ids: string[], origin: string): Promise<LabelText[]> {
-    const zone = zoneOf(await store.settings());
+  async function texts({ queens: ids, origin, zone: asked }: LabelsAsked): Promise<LabelText[]> {
+    const zone = zoneOf(await store.settings(), asked);
     const profileOf = profilesWith(await store.ownKinds());
     const at = now().toISOString();
     const labels: LabelText[] = [];
@@ -70,9 +72,9 @@ export async function labelsRoutes(app: FastifyInstance, { store, printer, now }
       },
     },
     async (request, reply) => {
-      const { queens, sheet, skip, origin } = request.query;
+      const { sheet, skip } = request.query;
       printer.ready();
-      const labels = await texts(queens, origin);
+      const labels = await texts(request.query);
       fits(sheet, labels.length, skip);
       const bytes = await printer.print({ as: 'pdf', sheet, labels, skip, page: 0 });
       return reply
@@ -92,8 +94,8 @@ export async function labelsRoutes(app: FastifyInstance, { store, printer, now }
       },
     },
     async (request, reply) => {
-      const { queens, sheet, skip, origin, page } = request.query;
-      const labels = await texts(queens, origin);
+      const { sheet, skip, page } = request.query;
+      const labels = await texts(request.query);
       fits(sheet, labels.length, skip);
       const svg = await printer.print({ as: 'svg', sheet, labels, skip, page });
       return reply.type('image/svg+xml; charset=utf-8').send(Buffer.from(svg) as never);

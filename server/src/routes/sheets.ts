@@ -1,4 +1,4 @@
-import { dayOf } from '@gentle-burrow/core/quantity';
+import { dayOf, type Zone } from '@gentle-burrow/core/quantity';
 import { withoutPlace } from '@gentle-burrow/core/records';
 import { headsOf, logRows, stockRows, type SheetKind, type SheetRow } from '@gentle-burrow/core/sheets';
 import { profilesWith } from '@gentle-burrow/core/species/catalogue';
@@ -8,14 +8,14 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Services } from '../services';
 import { csvOf } from '../csv';
-import { zoneOf } from '../zone';
+import { zoneAsked, zoneOf } from '../zone';
 
 /** The log and the stock for a spreadsheet, CSV after RFC 4180. */
 export async function sheetsRoutes(app: FastifyInstance, { store, now }: Services): Promise<void> {
   const api = app.withTypeProvider<ZodTypeProvider>();
   const tags = ['export'];
-  async function send(reply: FastifyReply, kind: SheetKind, rows: SheetRow[]) {
-    const day = dayOf(now().toISOString(), zoneOf(await store.settings()));
+  function send(reply: FastifyReply, kind: SheetKind, rows: SheetRow[], zone: Zone) {
+    const day = dayOf(now().toISOString(), zone);
     return reply
       .type('text/csv; charset=utf-8')
       .header('content-disposition', `attachment; filename="${kind}-${day}.csv"`)
@@ -29,7 +29,10 @@ export async function sheetsRoutes(app: FastifyInstance, { store, now }: Service
         tags,
         summary:
           'The log as it holds now, a row an entry; where queens were found is withheld unless places=exact',
-        querystring: z.object({ places: z.enum(['withheld', 'exact']).default('withheld') }),
+        querystring: z.object({
+          places: z.enum(['withheld', 'exact']).default('withheld'),
+          ...zoneAsked,
+        }),
       },
     },
     async (request, reply) => {
@@ -44,16 +47,23 @@ export async function sheetsRoutes(app: FastifyInstance, { store, now }: Service
                 return bare.fact === 'entry' ? [bare.value] : [];
               }),
       }));
-      const zone = zoneOf(await store.settings());
-      return send(reply, 'log', logRows(told, profilesWith(await store.ownKinds()), zone));
+      const zone = zoneOf(await store.settings(), request.query.zone);
+      return send(reply, 'log', logRows(told, profilesWith(await store.ownKinds()), zone), zone);
     },
   );
   api.get(
     '/stock.csv',
-    { schema: { tags, summary: 'What is in stock, a row a thing' } },
-    async (_, reply) => {
+    {
+      schema: {
+        tags,
+        summary: 'What is in stock, a row a thing',
+        querystring: z.object(zoneAsked),
+      },
+    },
+    async (request, reply) => {
       const { items, moves } = await store.stock();
-      return send(reply, 'stock', stockRows(stockLevels(items, moves)));
+      const zone = zoneOf(await store.settings(), request.query.zone);
+      return send(reply, 'stock', stockRows(stockLevels(items, moves)), zone);
     },
   );
 }

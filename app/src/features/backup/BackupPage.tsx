@@ -1,4 +1,5 @@
-import { Linking, StyleSheet } from 'react-native';
+import { StyleSheet } from 'react-native';
+import { download } from '@/ui/download';
 import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
@@ -25,7 +26,7 @@ export function BackupPage() {
           mode="outlined"
           icon="download"
           style={styles.left}
-          onPress={() => void Linking.openURL('/api/backup.zip')}
+          onPress={() => download('/api/backup.zip')}
         >
           Take a whole backup
         </Button>

@@ -5,6 +5,7 @@ import { useShelf, useSpecies } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
+import { download, inZone } from '@/ui/download';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { useDraft } from '@/ui/drafts';
@@ -55,7 +56,7 @@ export function LabelsPage() {
     origin: d.origin.trim(),
   }).toString();
   const pages = Math.max(1, Math.ceil((chosen.length + (skipFine ? d.skip : 0)) / perPage));
-  const svg = `/api/labels.svg?${query}`;
+  const svg = inZone(`/api/labels.svg?${query}`);
   const toggle = (id: string) =>
     change({ without: d.without.includes(id) ? d.without.filter((w) => w !== id) : [...d.without, id] });
   if (!shelf.data)
@@ -154,7 +155,7 @@ export function LabelsPage() {
           mode="contained"
           icon="file-pdf-box"
           disabled={!ready}
-          onPress={() => void Linking.openURL(`/api/labels.pdf?${query}`)}
+          onPress={() => download(`/api/labels.pdf?${query}`)}
         >
           Open as PDF
         </Button>

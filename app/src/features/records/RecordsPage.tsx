@@ -1,6 +1,7 @@
 import type { PlaceChoice } from '@gentle-burrow/core/records';
 import { useState } from 'react';
-import { Linking, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import { download } from '@/ui/download';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
@@ -81,9 +82,7 @@ function TakeAlong() {
         mode="outlined"
         icon="download"
         style={styles.left}
-        onPress={() =>
-          void Linking.openURL(`/api/export.jsonl?places=${places === 'exact' ? 'exact' : 'withheld'}`)
-        }
+        onPress={() => download(`/api/export.jsonl?places=${places === 'exact' ? 'exact' : 'withheld'}`)}
       >
         Take the log with you
       </Button>
@@ -100,7 +99,7 @@ function TakeAlong() {
         mode="outlined"
         icon="table-arrow-down"
         style={styles.left}
-        onPress={() => void Linking.openURL(`/api/captures.csv?places=${places}`)}
+        onPress={() => download(`/api/captures.csv?places=${places}`)}
       >
         Take the captures with you
       </Button>

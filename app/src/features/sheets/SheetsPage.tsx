@@ -1,5 +1,6 @@
-import { Linking, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
+import { download } from '@/ui/download';
 import { Button } from '@/ui/Button';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
@@ -30,7 +31,7 @@ export function SheetsPage() {
               key={path}
               mode="outlined"
               icon="table-arrow-down"
-              onPress={() => void Linking.openURL(`/api/${path}`)}
+              onPress={() => download(`/api/${path}`)}
             >
               {says}
             </Button>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Linking, StyleSheet, View } from 'react-native';
 import { SPACE } from '@/theme/tokens';
+import { inZone } from '@/ui/download';
 import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 
@@ -17,7 +18,9 @@ export function reachOf(hostname: string): string {
 
 /** The visits as a calendar that another program subscribes to: copied, or opened at once. */
 export function CalendarAddress() {
-  const address = `${window.location.origin}${PATH}`;
+  // whoever subscribes asks from a machine of its own: the keeper's days go along
+  const path = inZone(PATH);
+  const address = `${window.location.origin}${path}`;
   const [said, setSaid] = useState('');
   const copy = () =>
     void (navigator.clipboard?.writeText(address) ?? Promise.reject(new Error('no clipboard'))).then(
@@ -37,7 +40,7 @@ export function CalendarAddress() {
         <Button mode="outlined" icon="content-copy" onPress={copy}>
           Copy the address
         </Button>
-        <Button mode="outlined" icon="calendar-export" onPress={() => void Linking.openURL(PATH)}>
+        <Button mode="outlined" icon="calendar-export" onPress={() => void Linking.openURL(path)}>
           Open the calendar file
         </Button>
       </View>

@@ -21,7 +21,9 @@ test('the address is copied, or it is said that it cannot be', async () => {
   Object.assign(navigator, { clipboard: { writeText } });
   show(<CalendarAddress />);
   await act(async () => fireEvent.click(screen.getByRole('button', { name: /Copy the address/ })));
-  expect(writeText).toHaveBeenCalledWith('http://localhost/api/agenda.ics');
+  expect(writeText).toHaveBeenCalledWith(
+    `http://localhost/api/agenda.ics?zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`,
+  );
   expect(screen.getByText('Copied.')).toBeTruthy();
   Object.assign(navigator, { clipboard: undefined });
   await act(async () => fireEvent.click(screen.getByRole('button', { name: /Copy the address/ })));

@@ -8,6 +8,8 @@ const BEGINS = '2026-06-16T08:00:00.000Z';
 module.exports = class extends TestEnvironment {
   async setup() {
     await super.setup();
+    // the language of the device decides units until the keeper does
+    Object.defineProperty(this.global.navigator, 'language', { value: 'en-GB', configurable: true });
     const Real = this.global.Date;
     const aheadMs = Real.parse(BEGINS) - Real.now();
     const now = () => Real.now() + aheadMs;

@@ -13,6 +13,19 @@ export interface Preferences {
   region: string | null;
 }
 
+/** Countries where people say degrees Fahrenheit, and where they say inches (CLDR, measurementData; from memory). */
+const SAY_F = ['US', 'BS', 'BZ', 'KY', 'PW', 'FM', 'MH', 'LR', 'PR', 'GU', 'VI', 'AS', 'MP'];
+const SAY_INCHES = ['US', 'LR', 'PR', 'GU', 'VI', 'AS', 'MP'];
+
+/** The units that this device's country uses, until the keeper chooses; metric where the language names none. */
+export function unitsOf(language: string | undefined): Pick<Preferences, 'temperature' | 'length'> {
+  const country = /-([A-Za-z]{2})$/.exec(language ?? '')?.[1]?.toUpperCase() ?? '';
+  return {
+    temperature: SAY_F.includes(country) ? 'F' : 'C',
+    length: SAY_INCHES.includes(country) ? 'in' : 'mm',
+  };
+}
+
 const KEY = 'burrow.preferences';
 const listeners = new Set<() => void>();
 let current: Preferences = read();
@@ -27,10 +40,11 @@ function read(): Preferences {
   }
   const oneOf = <T extends string>(choices: readonly [T, ...T[]], value: unknown): T =>
     choices.find((c) => c === value) ?? choices[0];
+  const usual = unitsOf(globalThis.navigator?.language);
   return {
     appearance: oneOf(APPEARANCES, kept?.appearance),
-    temperature: oneOf(TEMPERATURES, kept?.temperature),
-    length: oneOf(LENGTHS, kept?.length),
+    temperature: oneOf(TEMPERATURES, kept?.temperature ?? usual.temperature),
+    length: oneOf(LENGTHS, kept?.length ?? usual.length),
     region: typeof kept?.region === 'string' ? kept.region : null,
   };
 }

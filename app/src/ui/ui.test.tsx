@@ -1,12 +1,14 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { PaperProvider } from 'react-native-paper';
+import { setPreferences } from '@/theme/preferences';
 import { PALETTES, type Palette } from '@/theme/tokens';
 import { themeOf } from '@/theme/theme';
 import { Choice } from './Choice';
 import { NumberField } from './fields';
 import { useKeys } from './keys';
 import { phraseText } from './Said';
+import { TempField } from './TempField';
 
 const show = (e: React.ReactElement) => render(<PaperProvider theme={themeOf('paper')}>{e}</PaperProvider>);
 
@@ -167,4 +169,31 @@ test('a sentence of the core in the keeper’s units', () => {
   ];
   expect(phraseText(says, { temperature: 'F', length: 'in' })).toBe('At 77 °F and 5 in: 12 %, eggs.');
   expect(phraseText(says, { temperature: 'C', length: 'mm' })).toBe('At 25 °C and 127 mm: 12 %, eggs.');
+});
+
+describe('a temperature', () => {
+  afterEach(() => setPreferences({ temperature: 'C' }));
+  const field = (valueC: number | null) => {
+    const kept = jest.fn();
+    const { unmount } = show(<TempField label="Temperature" valueC={valueC} onChange={kept} />);
+    return { kept, unmount };
+  };
+  test('of the other scale is asked about, and taken by one tap', () => {
+    const { kept } = field(76);
+    fireEvent.click(screen.getByRole('button', { name: 'Did you mean 76 °F?' }));
+    expect(kept.mock.calls[0][0]).toBeCloseTo(24.44, 2);
+  });
+  test('typed as °C where °F is shown', () => {
+    setPreferences({ temperature: 'F' });
+    const { kept } = field((24 - 32) / 1.8);
+    fireEvent.click(screen.getByRole('button', { name: 'Did you mean 24 °C?' }));
+    expect(kept).toHaveBeenCalledWith(24);
+  });
+  test('that can be is not asked about, nor a frost, nor nothing', () => {
+    for (const c of [24, 0, 41, -1, 600, null, NaN]) {
+      const { unmount } = field(c);
+      expect(screen.queryByRole('button')).toBeNull();
+      unmount();
+    }
+  });
 });

@@ -1,3 +1,4 @@
+import { unitsOf } from '@/theme/preferences';
 import { phraseText } from './Said';
 import { inUnits, numberInput, parseNumber, sizeText } from './units';
 
@@ -42,3 +43,16 @@ test('a gap that must hold ants is told finely enough in inches too: 0.45 mm is 
   expect(inUnits(says, inches)).toBe('No gap as wide as 0.018 in, the head of her kind’s smallest worker.');
   expect(phraseText([says], inches)).toBe(inUnits(says, inches));
 });
+
+// Fahrenheit and inches by country: CLDR measurementData, from memory
+test.each([
+  ['en-US', 'F', 'in'],
+  ['es-US', 'F', 'in'],
+  ['en-GB', 'C', 'mm'],
+  ['de', 'C', 'mm'],
+  ['en', 'C', 'mm'],
+  ['en-BS', 'F', 'mm'],
+  [undefined, 'C', 'mm'],
+])('a device in %s begins with °%s and %s', (language, temperature, length) =>
+  expect(unitsOf(language)).toEqual({ temperature, length }),
+);

@@ -31,6 +31,16 @@ export const sizeText = (outsideMm: number, lengthMm: number, unit: Preferences[
     ? `${round(outsideMm / MM_PER_INCH, 2)} × ${round(lengthMm / MM_PER_INCH, 1)}`
     : `${outsideMm} × ${lengthMm}`;
 
+/** "40 × 30 × 15 mm". */
+export const acrossText = (mm: readonly number[], unit: Preferences['length']): string =>
+  `${mm.map((v) => (unit === 'in' ? round(v / MM_PER_INCH, 2) : v)).join(' × ')} ${unit}`;
+
+/** A tube as it is sold, "16 × 150 mm", with inches beside it where they are used. */
+export const tradeName = (outsideMm: number, lengthMm: number, unit: Preferences['length']): string =>
+  unit === 'in'
+    ? `${outsideMm} × ${lengthMm} mm (${sizeText(outsideMm, lengthMm, 'in')} in)`
+    : `${outsideMm} × ${lengthMm} mm`;
+
 const NUMBER = '-?\\d+(?:\\.\\d+)?';
 const MILLIMETRES = new RegExp(`${NUMBER}(?: (?:×|and|by|to) ${NUMBER})* mm\\b`, 'g');
 const DEGREES = new RegExp(`${NUMBER}(?: (?:and|to) ${NUMBER})* °C`, 'g');

@@ -1,6 +1,6 @@
 import type { StockLevel } from '@gentle-burrow/core/stock';
 import type { Preferences } from '@/theme/preferences';
-import { sizeText } from '@/ui/units';
+import { sizeText, tradeName } from '@/ui/units';
 import { COMMON_TUBES } from '@/features/intake/tubes';
 
 interface TubeSize {
@@ -32,7 +32,8 @@ export function tubeSizes(levels: readonly StockLevel[], unit: Preferences['leng
   );
   const common = COMMON_TUBES.map((t): TubeSize => ({
     ...t,
-    label: sizeText(t.outsideMm, t.lengthMm, unit),
+    // tubes are sold by the millimetre everywhere
+    label: unit === 'in' ? tradeName(t.outsideMm, t.lengthMm, unit) : sizeText(t.outsideMm, t.lengthMm, unit),
     end: 'round',
     itemId: null,
   }));

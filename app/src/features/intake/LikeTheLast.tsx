@@ -7,6 +7,7 @@ import { put } from '@/data/outbox';
 import { useQueen, useShelf, useSpecies } from '@/data/queries';
 import { useStock } from '@/data/stock';
 import { FOUND_WORDS } from '@/words/log';
+import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -14,6 +15,7 @@ import { dayInput } from '@/ui/dates';
 import { clearDraft } from '@/ui/drafts';
 import { useEver } from '@/ui/useEver';
 import { useOnce } from '@/ui/useOnce';
+import { tradeName } from '@/ui/units';
 import { goInsteadOfAll } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { doubtsOf, formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
@@ -40,6 +42,7 @@ interface LikeHerProps {
 }
 
 function LikeHer({ id, places, taken }: LikeHerProps) {
+  const { length } = usePreferences();
   const p = useBurrow();
   const species = useSpecies();
   const stock = useStock();
@@ -81,7 +84,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
           day === dayInput(new Date()) ? 'today' : day,
           sister.where,
           sister.batch && `batch ${sister.batch}`,
-          `tube ${sister.outsideMm} × ${sister.lengthMm} mm`,
+          `tube ${tradeName(sister.outsideMm, sister.lengthMm, length)}`,
           item && `from the stock, ${item.count} left`,
           place?.name ?? sister.placeName,
         ]

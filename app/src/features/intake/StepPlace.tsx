@@ -8,7 +8,8 @@ import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { NumberField, TextField } from '@/ui/fields';
 import { Caution } from '@/ui/Sheet';
-import { fromC, toC } from '@/ui/units';
+import { TempField } from '@/ui/TempField';
+import { fromC } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import type { QueenForm } from './queen-form';
 
@@ -80,15 +81,10 @@ export function StepPlace({ places }: { places: readonly Place[] }) {
                 control={control}
                 name="tempC"
                 render={({ field, fieldState }) => (
-                  <NumberField
+                  <TempField
                     label="Temperature"
-                    unit={`°${temperature}`}
-                    value={
-                      field.value !== null && Number.isFinite(field.value)
-                        ? fromC(field.value, temperature)
-                        : null
-                    }
-                    onChange={(v) => field.onChange(v === null ? null : toC(v, temperature))}
+                    valueC={field.value}
+                    onChange={field.onChange}
                     fault={fieldState.error?.message}
                   />
                 )}

@@ -15,6 +15,18 @@ test.each(all)('%s is shown with a title and what it says, in words', (_, body) 
   if ('text' in body && body.text) expect(words).toContain(body.text);
 });
 
+test.each(all)(
+  'a line of %s obeys the units of the keeper, and a tube keeps the name it is sold by',
+  (_, body) => {
+    const units = { length: 'in', temperature: 'F' } as const;
+    // what the keeper wrote is left as it is
+    const said = { ...body, ...('text' in body ? { text: 'as written' } : {}) } as EntryBody;
+    const words = entryWords(said, { ...names, units });
+    expect(words).not.toMatch(/°C/);
+    expect(words.replace(/\d+ × \d+ mm \([\d.]+ × [\d.]+ in\)/g, '')).not.toMatch(/\d mm\b/);
+  },
+);
+
 test('no two kinds have one title', () =>
   expect(new Set(KIND_NAMES.map(kindTitle)).size).toBe(KIND_NAMES.length));
 

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { usePlaces, useShelf, useSpecies, type ShownQueen } from '@/data/queries';
+import { usePreferences } from '@/theme/preferences';
 import { partName } from '@/features/home/part-name';
 import type { Names } from './kind-view';
 
@@ -20,5 +21,9 @@ function useNames(): Names {
 /** The same, with the tubes of her home. */
 export function useHerNames({ view }: ShownQueen): Names {
   const names = useNames();
-  return useMemo(() => ({ ...names, part: (id) => partName(view.housing, id) }), [names, view.housing]);
+  const units = usePreferences();
+  return useMemo(
+    () => ({ ...names, units, part: (id) => partName(view.housing, id) }),
+    [names, units, view.housing],
+  );
 }

@@ -5,20 +5,18 @@ import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { lyingAt, useClimate } from '@/data/climate';
 import { put, type Outgoing } from '@/data/outbox';
-import { usePreferences } from '@/theme/preferences';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Fault, NumberField } from '@/ui/fields';
 import { zoneNow } from '@/ui/dates';
 import { Tick } from '@/ui/Tick';
 import { offerUndo } from '@/ui/undo';
-import { toC } from '@/ui/units';
+import { TempField } from '@/ui/TempField';
 import { Words } from '@/ui/Words';
 
 /** A thermometer read and written down: a tap, the figure, and kept. Works without a connection. */
 export function HandReading({ place }: { place: Place }) {
   const { probes } = useClimate();
-  const { temperature } = usePreferences();
   /** Since when it is written down; null while it is not. */
   const [openedAt, setOpenedAt] = useState<number | null>(null);
   const [temp, setTemp] = useState<number | null>(null);
@@ -26,10 +24,9 @@ export function HandReading({ place }: { place: Place }) {
   /** The highest, when the thermometer remembers: then `temp` is the lowest. */
   const [high, setHigh] = useState<number | null>(null);
   const [remembers, setRemembers] = useState(false);
-  const celsius = (value: number | null) => (value === null ? null : toC(value, temperature));
   const typed: Typed = {
-    lowC: celsius(temp),
-    highC: celsius(high),
+    lowC: temp,
+    highC: high,
     rh: damp === null ? null : damp / 100,
     remembers,
     ms: openedAt ?? 0,
@@ -76,22 +73,15 @@ export function HandReading({ place }: { place: Place }) {
   return (
     <View style={styles.form}>
       <View style={styles.row}>
-        <NumberField
+        <TempField
           label={remembers ? 'Lowest' : 'Temperature'}
-          unit={`°${temperature}`}
-          value={temp}
+          valueC={temp}
           onChange={setTemp}
           autoFocus
           onEnter={() => void keep()}
         />
         {remembers ? (
-          <NumberField
-            label="Highest"
-            unit={`°${temperature}`}
-            value={high}
-            onChange={setHigh}
-            onEnter={() => void keep()}
-          />
+          <TempField label="Highest" valueC={high} onChange={setHigh} onEnter={() => void keep()} />
         ) : (
           <NumberField
             label="Humidity"

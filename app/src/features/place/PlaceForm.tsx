@@ -8,7 +8,8 @@ import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { NumberField, TextField } from '@/ui/fields';
 import { Caution } from '@/ui/Sheet';
-import { fromC, fromMm, toC, toMm } from '@/ui/units';
+import { TempField } from '@/ui/TempField';
+import { fromMm, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { Steady } from './Steady';
 
@@ -56,7 +57,7 @@ interface PlaceFormProps {
 
 /** What a spot is like: warmth, damp, and what unsettles a queen; judged while it is written. */
 export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
-  const { temperature, length } = usePreferences();
+  const { length } = usePreferences();
   const spot = value.spot ?? {};
   const setSpot = (change: Partial<Spot>) => onChange({ spot: { ...spot, ...change } });
   const temp = (
@@ -64,15 +65,7 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
     c: number | undefined,
     set: (c: number | undefined) => void,
     fault?: string,
-  ) => (
-    <NumberField
-      label={label}
-      unit={`°${temperature}`}
-      value={c !== undefined && Number.isFinite(c) ? fromC(c, temperature) : null}
-      onChange={(v) => set(v === null ? undefined : toC(v, temperature))}
-      fault={fault}
-    />
-  );
+  ) => <TempField label={label} valueC={c ?? null} onChange={(v) => set(v ?? undefined)} fault={fault} />;
   const heat = spot.heat;
   return (
     <View style={styles.form}>

@@ -11,7 +11,8 @@ import { Fault, NumberField } from '@/ui/fields';
 import { Said } from '@/ui/Said';
 import { Caution } from '@/ui/Sheet';
 import { Tick } from '@/ui/Tick';
-import { fromC, fromMm, inUnits, lengthName, toC, toMm } from '@/ui/units';
+import { TempField } from '@/ui/TempField';
+import { fromMm, inUnits, lengthName, toMm } from '@/ui/units';
 import { Words } from '@/ui/Words';
 import { HEAT_WORDS } from '@/words/heat';
 import type { FieldsProps, KindForm, Saying } from '../../kind-form';
@@ -50,7 +51,7 @@ const settingOf = (draft: Draft) => {
 function Fields({ shown, draft, change }: FieldsProps<Draft>) {
   const { view, facts } = shown;
   const units = usePreferences();
-  const { temperature, length } = units;
+  const { length } = units;
   const profile = useProfileOf()(view.profileId);
   const tube = asTube(view.part);
   const setting = settingOf(draft);
@@ -81,12 +82,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
     />
   );
   const temp = (label: string, value: number | null, keep: (c: number | null) => void) => (
-    <NumberField
-      label={label}
-      unit={`°${temperature}`}
-      value={value === null ? null : fromC(value, temperature)}
-      onChange={(v) => keep(v === null ? null : toC(v, temperature))}
-    />
+    <TempField label={label} valueC={value} onChange={keep} />
   );
   const heat = bench.step ? HEAT_WORDS[heatOf(profile, bench.step.now.warmC)] : null;
   return (

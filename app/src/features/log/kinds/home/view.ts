@@ -15,9 +15,12 @@ import { gateName } from '@/features/home/gate-name';
 import { missing, nounOf } from '@gentle-burrow/core/housing';
 import type { HomeChange, Tally } from '@gentle-burrow/core/log';
 import { TALLIED, type Tallied } from '@gentle-burrow/core/vocabulary';
-import { joined, type KindView, type Names } from '../../kind-view';
+import { inTheirs, joined, type KindView, type Names } from '../../kind-view';
 
-const gap = (mm: number | undefined): string | false => mm !== undefined && `gap ${mm} mm`;
+type Lengths = ReturnType<typeof inTheirs>;
+
+const gap = (mm: number | undefined, { fine }: Lengths): string | false =>
+  mm !== undefined && `gap ${fine(mm)}`;
 
 /** "in 12 workers, 4 larvae, 1 queen; missing 1 worker: under the brush". */
 function tallyWords({ out, into, left, lost: gone, explained }: Tally): string {
@@ -30,32 +33,37 @@ function tallyWords({ out, into, left, lost: gone, explained }: Tally): string {
   return `counted in ${counted(into) || 'nobody'}${stayed ? `; left in the old one ${stayed}` : ''}${never ? `; lost ${never}` : ''}${lost.length > 0 ? `; missing ${list(lost)}` : ''}${explained ? `: ${explained}` : ''}`;
 }
 
-function partWords(part: Extract<HomeChange, { what: 'set-up' }>['part']): string {
+function partWords(
+  part: Extract<HomeChange, { what: 'set-up' }>['part'],
+  { tube, mm, across }: Lengths,
+): string {
   if (part.kind === 'tube')
     return joined(
-      `${part.was ? 'tube that was used before' : 'fresh tube'} ${part.outsideMm} × ${part.lengthMm} mm`,
-      `water at ${part.waterLineMm} mm`,
+      `${part.was ? 'tube that was used before' : 'fresh tube'} ${tube(part.outsideMm, part.lengthMm)}`,
+      `water at ${mm(part.waterLineMm)}`,
     );
   const { name, widthMm, depthMm, water, rooms } = part;
   return joined(
-    `${name ? `${name}, a ` : ''}${nounOf(part)} ${widthMm} × ${depthMm} mm`,
+    `${name ? `${name}, a ` : ''}${nounOf(part)} ${across(widthMm, depthMm)}`,
     rooms > 1 && `${rooms} rooms`,
     WATER_WORDS[water],
   );
 }
 
 function changeWords(change: HomeChange, names: Names): string {
+  const theirs = inTheirs(names);
+  const { mm } = theirs;
   const to = (id: string | undefined): string | false =>
     id !== undefined && `to ${names.part?.(id) ?? 'another part'}`;
   if (change.what === 'set-up') {
     const { part, purpose, by, gapMm, toId, lengthMm, shut } = change;
     return joined(
-      partWords(part),
+      partWords(part, theirs),
       PURPOSE_WORDS[purpose],
       JOINT_WORDS[by],
       to(toId),
-      gap(gapMm),
-      lengthMm !== undefined && `pipe ${lengthMm} mm`,
+      gap(gapMm, theirs),
+      lengthMm !== undefined && `pipe ${mm(lengthMm)}`,
       shut && 'the way in still shut',
     );
   }
@@ -66,8 +74,8 @@ function changeWords(change: HomeChange, names: Names): string {
         `${part} joined`,
         JOINT_WORDS[change.by],
         to(change.toId),
-        gap(change.gapMm),
-        change.lengthMm !== undefined && `pipe ${change.lengthMm} mm`,
+        gap(change.gapMm, theirs),
+        change.lengthMm !== undefined && `pipe ${mm(change.lengthMm)}`,
       );
     case 'parted':
       return `${part} parted from what it was joined to`;
@@ -75,7 +83,7 @@ function changeWords(change: HomeChange, names: Names): string {
       return `${part}: ${gateName(change.gate)} ${GATE_WORDS[change.state]}`;
     case 'divided':
       return change.divider
-        ? `${part}: a wall with a straw at ${change.divider.atMm} mm`
+        ? `${part}: a wall with a straw at ${mm(change.divider.atMm)}`
         : `${part}: the wall taken out`;
     case 'watered':
       return joined(
@@ -102,7 +110,7 @@ function changeWords(change: HomeChange, names: Names): string {
         }`,
         MOVED_HOW_WORDS[how],
         tally && tallyWords(tally),
-        waterLineMm !== undefined && `water at ${waterLineMm} mm`,
+        waterLineMm !== undefined && `water at ${mm(waterLineMm)}`,
       );
     }
   }

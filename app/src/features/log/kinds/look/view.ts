@@ -1,7 +1,7 @@
 import { countText } from '@gentle-burrow/core/quantity';
 import { CASTES } from '@gentle-burrow/core/vocabulary';
 import { countsWords } from '../../parts';
-import { joined, type KindView } from '../../kind-view';
+import { inTheirs, joined, type KindView } from '../../kind-view';
 import {
   CASTE_WORDS,
   FRONT_WORDS,
@@ -14,7 +14,7 @@ import {
 export const look: KindView<'look'> = {
   title: 'Look',
   icon: 'eye-outline',
-  words: (body) =>
+  words: (body, names) =>
     joined(
       body.queen === 'not-seen' && 'queen not seen',
       countsWords(body) || 'brood not counted',
@@ -23,7 +23,7 @@ export const look: KindView<'look'> = {
       body.pupaeIn && PUPAE_WORDS[body.pupaeIn],
       body.queensSeen !== undefined && `queens seen ${body.queensSeen}`,
       body.photos && (body.photos.length === 1 ? 'a photo' : `${body.photos.length} photos`),
-      body.waterLineMm !== undefined && `water at ${body.waterLineMm} mm`,
+      body.waterLineMm !== undefined && `water at ${inTheirs(names).mm(body.waterLineMm)}`,
       body.wetFront && FRONT_WORDS[body.wetFront],
       body.mould && body.mould !== 'none' && MOULD_WORDS[body.mould],
       body.mouldSize && MOULD_SIZE_WORDS[body.mouldSize],

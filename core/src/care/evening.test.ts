@@ -55,6 +55,8 @@ describe('steadiness of a spot', () => {
     [{ heat: { source: 'mat', distanceMm: 100, end: 'water', thermostat: true } }, 'unsteady'],
     [{ heat: { source: 'mat', distanceMm: 100, end: 'open', thermostat: true } }, 'steady'],
     [{ heat: { source: 'mat', distanceMm: 100, end: 'open', thermostat: false } }, 'nearly steady'],
+    // what nobody has said of a mat is not taken to be in order
+    [{ heat: { source: 'mat' } }, 'not known'],
   ])('%j → %s', (change, expected) => expect(judge({ ...good, ...change }).answer).toBe(expected));
 });
 

@@ -172,7 +172,7 @@ function heat({ heat: h }: Spot): Criterion[] {
         PRACTICE,
       ),
     );
-  if (h.distanceMm < figure('nearHeatMm') && h.thermostat !== true)
+  if (h.distanceMm !== undefined && h.distanceMm < figure('nearHeatMm') && h.thermostat !== true)
     list.push(
       criterion(
         'near',
@@ -184,9 +184,45 @@ function heat({ heat: h }: Spot): Criterion[] {
         },
       ),
     );
-  if (list.length === 0)
+  const untold = untoldOfHeat(h);
+  if (list.length === 0 && untold.length === 0)
     list.push(
       criterion('heat', 'met', ['The heat is far enough, on the open end, and controlled.'], PRACTICE),
     );
-  return list;
+  return [...list, ...untold];
+}
+
+/** What nobody has said of the heat is not taken to be in order. */
+function untoldOfHeat({ end, thermostat, distanceMm, source }: NonNullable<Spot['heat']>): Criterion[] {
+  const untold = (id: string, says: string, settles: string) =>
+    criterion(id, 'unknown', [says], PRACTICE, { settles });
+  return [
+    ...(end === 'unknown'
+      ? [
+          untold(
+            'heat-end',
+            'You haven’t said which part of the tube is nearer to the heat.',
+            'Warm the open end only: heat at the water end floods her.',
+          ),
+        ]
+      : []),
+    ...(thermostat === undefined && source !== 'lamp' && source !== 'sun'
+      ? [
+          untold(
+            'thermostat',
+            'You haven’t said whether a thermostat controls the heat.',
+            'Run mats and cables on a thermostat, and say so here.',
+          ),
+        ]
+      : []),
+    ...(distanceMm === undefined
+      ? [
+          untold(
+            'heat-distance',
+            'You haven’t said how far the heat is from the tubes.',
+            'Measure it: start far, and move closer in small steps.',
+          ),
+        ]
+      : []),
+  ];
 }

@@ -22,7 +22,8 @@ export const spotSchema = z.object({
   heat: z
     .object({
       source: z.enum(HEAT_SOURCES),
-      distanceMm: mmFrom,
+      /** Not said by whoever has not measured it. */
+      distanceMm: mmFrom.optional(),
       /** Which part of the tube is nearer to it. */
       end: z.enum(['open', 'water', 'whole', 'unknown']).default('unknown'),
       thermostat: z.boolean().optional(),

@@ -144,7 +144,8 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
             heat:
               v === 'none'
                 ? null
-                : { distanceMm: 100, end: 'open', ...heat, source: v as NonNullable<typeof heat>['source'] },
+                : // nothing of it is chosen before it is said
+                  { end: 'unknown', ...heat, source: v as NonNullable<typeof heat>['source'] },
           })
         }
         onClear={() => setSpot({ heat: undefined })}
@@ -155,8 +156,14 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
             <NumberField
               label="Distance from the tubes"
               unit={length}
-              value={Number.isFinite(heat.distanceMm) ? fromMm(heat.distanceMm, length) : null}
-              onChange={(v) => setSpot({ heat: { ...heat, distanceMm: v === null ? NaN : toMm(v, length) } })}
+              value={
+                heat.distanceMm !== undefined && Number.isFinite(heat.distanceMm)
+                  ? fromMm(heat.distanceMm, length)
+                  : null
+              }
+              onChange={(v) =>
+                setSpot({ heat: { ...heat, distanceMm: v === null ? undefined : toMm(v, length) } })
+              }
             />
           </View>
           <Choice
@@ -182,17 +189,9 @@ export function PlaceForm({ value, onChange, faultOf }: PlaceFormProps) {
           </Caution>
         </>
       ) : null}
-      <Steady judged={steadiness(cleaned(value))} />
+      <Steady judged={steadiness(value)} />
     </View>
   );
-}
-
-/** Without figures that are being typed and are none yet. */
-function cleaned(place: Place): Place {
-  const spot = place.spot;
-  if (spot?.heat && !Number.isFinite(spot.heat.distanceMm))
-    return { ...place, spot: { ...spot, heat: undefined } };
-  return place;
 }
 
 /** What is wrong with a place, by field. */

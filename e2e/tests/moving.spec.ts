@@ -27,11 +27,18 @@ test('moving house: a fresh tube joined, she crosses with her brood, the old tub
   await expect(page.getByRole('button', { name: 'Keep this', exact: true })).toBeDisabled();
   await choose(page, 'Taped mouth to mouth');
   await expect(page.getByText(/Never airtight/)).toBeVisible();
+  // no gap is proposed; one that lets her workers out is said at once
+  const gap = page.getByRole('textbox', { name: /^Air gap/ });
+  await expect(gap).toHaveValue('');
+  await gap.fill('1');
+  await expect(page.getByText(/Her smallest workers can walk through 1 mm/)).toBeVisible();
+  await gap.fill('0.3');
+  await expect(page.getByText(/can walk through/)).toBeHidden();
   await keep(page);
   await expect(page.getByText('A fresh tube stands with C1.')).toBeVisible();
   await expect.poll(async () => (await detail()).view.housing.move?.stage).toBe('offered');
   await expect(
-    page.getByText(/The fresh tube: taped mouth to mouth to her old tube, gap 1 mm, nobody seen in it/),
+    page.getByText(/The fresh tube: taped mouth to mouth to her old tube, gap 0.3 mm, nobody seen in it/),
   ).toBeVisible();
   await expect(page.getByText(/Leave her the time/).first()).toBeVisible();
   expect((await detail()).view.part.id).toBe(old);

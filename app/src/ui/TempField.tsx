@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '@/theme/preferences';
 import { Button } from './Button';
@@ -22,7 +23,10 @@ const isRoom = (c: number): boolean => c >= ROOMS_C.low && c <= ROOMS_C.high;
 export function TempField({ label, valueC, fault, autoFocus, onEnter, onChange }: TempFieldProps) {
   const { temperature } = usePreferences();
   const known = valueC !== null && Number.isFinite(valueC) ? valueC : null;
-  const typed = known === null ? null : fromC(known, temperature);
+  const [last, setLast] = useState<number | null>(null);
+  // what was typed stands as it was typed, with all its digits; what comes from elsewhere in tenths
+  const isLast = last !== null && known !== null && toC(last, temperature) === known;
+  const typed = known === null ? null : isLast ? last : fromC(known, temperature);
   const other = temperature === 'C' ? 'F' : 'C';
   const meantC = typed === null ? null : toC(typed, other);
   const asks = known !== null && meantC !== null && !isRoom(known) && isRoom(meantC);
@@ -33,7 +37,10 @@ export function TempField({ label, valueC, fault, autoFocus, onEnter, onChange }
           label={label}
           unit={`°${temperature}`}
           value={typed}
-          onChange={(v) => onChange(v === null ? null : toC(v, temperature))}
+          onChange={(v) => {
+            setLast(v);
+            onChange(v === null ? null : toC(v, temperature));
+          }}
           fault={fault}
           {...(autoFocus ? { autoFocus } : {})}
           {...(onEnter ? { onEnter } : {})}

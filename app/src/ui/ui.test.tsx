@@ -189,6 +189,16 @@ describe('a temperature', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Did you mean 24 °C?' }));
     expect(kept).toHaveBeenCalledWith(24);
   });
+  test('keeps the digits that were typed', () => {
+    function Held() {
+      const [c, set] = useState<number | null>(null);
+      return <TempField label="Temperature" valueC={c} onChange={set} />;
+    }
+    show(<Held />);
+    const box = screen.getByRole('textbox') as HTMLInputElement;
+    fireEvent.change(box, { target: { value: '24.05' } });
+    expect(box.value).toBe('24.05');
+  });
   test('that can be is not asked about, nor a frost, nor nothing', () => {
     for (const c of [24, 0, 41, -1, 600, null, NaN]) {
       const { unmount } = field(c);

@@ -1,4 +1,5 @@
 import { heatOf } from '@gentle-burrow/core/care';
+import { thermometerErrorC } from '@gentle-burrow/core/warmth';
 import { View } from 'react-native';
 import { usePlacesAsMeasured } from '@/data/places-as-measured';
 import { useProfileOf } from '@/features/founder/profiles';
@@ -27,7 +28,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
   const places = usePlacesAsMeasured().filter((p) => p.id !== here.id || p.id === draft.was);
   const place = places.find((p) => p.id === draft.placeId);
   const profile = useProfileOf()(shown.view.profileId);
-  const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC)] : null;
+  const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC, thermometerErrorC(place))] : null;
   return (
     <View style={{ gap: SPACE.m }}>
       {places.length > 0 ? (

@@ -83,7 +83,6 @@ const VIEWS = (id: (label: string) => string): View[] => [
 
 async function take(browser: Browser, url: string, view: View, size: keyof typeof SIZES): Promise<void> {
   const context = await browser.newContext({
-    locale: 'en-GB',
     viewport: SIZES[size],
     serviceWorkers: 'block',
     locale: 'en-GB',

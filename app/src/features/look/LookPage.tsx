@@ -202,7 +202,7 @@ function LookForm({ shown, amended }: LookFormProps) {
             fault={shownFaults.counts?.[stage]}
             onChange={(c, text) => setCount(stage, c, text)}
           />
-          {!asked && uncounted(draft).length > 0 ? (
+          {uncounted(draft).length > 0 && !(asked && Object.keys(faults).length === 0) ? (
             <Button mode="text" style={styles.left} onPress={() => change(nothingElse(draft))}>
               {NOTHING_ELSE}
             </Button>
@@ -217,7 +217,7 @@ function LookForm({ shown, amended }: LookFormProps) {
               shownFaults.water ??
               (shownFaults.counts ? Object.values(shownFaults.counts)[0] : undefined)}
           </Fault>
-          {asked && uncounted(draft).length > 0 ? (
+          {asked && Object.keys(faults).length === 0 && uncounted(draft).length > 0 ? (
             <Asked
               open={uncounted(draft)}
               onNone={() => write(nothingElse(draft))}

@@ -177,8 +177,9 @@ export function withUnread(
 }
 
 /** The stages of which nothing is noted, where something is noted of another: was there nothing else, or did nobody look? */
-export function uncounted({ counts }: LookDraft): Milestone[] {
-  const open = MILESTONES.filter((m) => counts[m] === null);
+export function uncounted({ counts, unread }: LookDraft): Milestone[] {
+  // what was typed and cannot be read is no stage of which nothing is noted
+  const open = MILESTONES.filter((m) => counts[m] === null && unread[m] === undefined);
   return open.length < MILESTONES.length ? open : [];
 }
 

@@ -134,6 +134,27 @@ test('a stage that nobody looked for stays unsaid, and is not none', async () =>
   expect(server.bodiesOf('/entries')[0]).not.toHaveProperty('larvae');
 });
 
+test('what is typed wrongly after the question stops the look too, and is not made none', async () => {
+  const { server } = await open();
+  press('5 eggs');
+  press('Keep this look');
+  stage(/^larvae/);
+  type('larvae', '3q');
+  expect(screen.queryByRole('button', { name: 'Not looked for' })).toBeNull();
+  press('Nothing else in there');
+  press('Keep this look');
+  expect(server.sent).toEqual([]);
+  expect((screen.getByRole('textbox', { name: COUNT('larvae') }) as HTMLInputElement).value).toBe('3q');
+  type('larvae', '3');
+  press('Keep this look');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      larvae: { low: 3, high: 3 },
+      pupae: { low: 0, high: 0 },
+    }),
+  );
+});
+
 test('the same brood as last time is one tap', async () => {
   const { server } = await open();
   fireEvent.click(screen.getByRole('button', { name: /Same brood as 5 days ago/ }));

@@ -89,9 +89,10 @@ export function ReadIn() {
 }
 
 /** Places of which nobody has said anything more. */
-const ROOM = unmeasuredPlace('Room');
-const UNKNOWN = unmeasuredPlace('Place not known');
-const UNTOLD = [ROOM, UNKNOWN];
+const UNTOLD = [
+  { place: unmeasuredPlace('Room'), label: 'In a room', hint: 'about room warm, not measured' },
+  { place: unmeasuredPlace('Place not known'), label: 'Not known', hint: 'dates will be wide' },
+];
 
 /** How many are put where, before anything is written. */
 function Placed({ facts, places }: { facts: readonly Fact[]; places: readonly Place[] }) {
@@ -124,7 +125,9 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
   const { temperature } = usePreferences();
   const [placeId, setPlaceId] = useState<string | null>(null);
   // nobody is put anywhere in silence: what is not said is asked
-  const choices = [...places, ...UNTOLD];
+  // a room that an earlier table brought is among the places already
+  const untold = UNTOLD.filter(({ place: u }) => !places.some((p) => p.name === u.name));
+  const choices = [...places, ...untold.map((u) => u.place)];
   const place: Place | null = choices.find((p) => p.id === placeId) ?? null;
   const read = useRead(sheet, places, place);
   const width = Math.max(1, ...rows.slice(0, SHOWN_ROWS + 1).map((r) => r.length));
@@ -226,8 +229,7 @@ function Opened({ sheet, onMap, onLeave, onGoOn }: OpenedProps) {
             }
             options={[
               ...places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) })),
-              { value: ROOM.id, label: 'In a room', hint: 'about room warm, not measured' },
-              { value: UNKNOWN.id, label: 'Not known', hint: 'dates will be wide' },
+              ...untold.map(({ place: u, label, hint }) => ({ value: u.id, label, hint })),
             ]}
             value={placeId}
             onChange={setPlaceId}

@@ -1,6 +1,16 @@
 import type { QueenLedger } from '../founding';
 import type { Watering } from '../housing';
-import { dayOf, earliest, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import {
+  addCalendarDays,
+  dayOf,
+  earliest,
+  instantOf,
+  msOf,
+  phrase,
+  startOfDay,
+  type Instant,
+  type Phrase,
+} from '../quantity';
 import { EVENT_WORDS } from '../words';
 import { caseOf, type Case, type CaseInput } from './case';
 import type { Peace } from './peace';
@@ -62,7 +72,7 @@ export function counsel(input: CaseInput): Counsel {
   const verdicts = RULES.flatMap((rule) => rule(c) ?? [])
     .map((v) => ({ ...v, until: yetToCome(v.until, c.now) }))
     .sort(asRead);
-  const due = mergedAsks(verdicts);
+  const due = mergedAsks(verdicts.map((v) => doneToday(c, v)));
   return { ...common, ...headline(c, verdicts, due), verdicts, due };
 }
 
@@ -81,6 +91,18 @@ function asRead(a: Verdict, b: Verdict): number {
 /** A day that has passed changes no answer any more. */
 const yetToCome = (until: Instant | null, now: Instant): Instant | null =>
   until !== null && msOf(until) > msOf(now) ? until : null;
+
+/** What presses now is done on this very day: no plan may carry it to tomorrow because others are visited then. */
+function doneToday({ now, zone }: Case, v: Verdict): Verdict {
+  if (v.pressure !== 'now') return v;
+  const tomorrow = startOfDay(addCalendarDays(dayOf(now, zone), 1), zone);
+  const tonight = instantOf(msOf(tomorrow) - 1);
+  const today = (a: Ask): Ask =>
+    msOf(a.notBefore) <= msOf(now) && !a.timer && msOf(a.notAfter) > msOf(tonight)
+      ? { ...a, best: now, notAfter: tonight }
+      : a;
+  return { ...v, asks: v.asks.map(today) };
+}
 
 /** One window a task: of two rules that ask for one deed the earlier window holds, and it is obligatory if either is. */
 function mergedAsks(verdicts: readonly Verdict[]): Ask[] {

@@ -100,11 +100,12 @@ const verdictOf = (v: Verdict, zone: Zone) => ({
   others: v.others.map(({ school, answer, until }) => ({ school, answer, until })),
 });
 
-const dueOf = ({ task, notBefore, best, notAfter, obligatory, says }: Ask, zone: Zone) => ({
+const dueOf = ({ task, notBefore, best, notAfter, obligatory, timer, says }: Ask, zone: Zone) => ({
   task,
   notBefore,
   best,
   notAfter,
   obligatory,
+  timer,
   text: plainText(says, zone),
 });

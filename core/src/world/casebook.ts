@@ -10,7 +10,7 @@ import {
 import { usualBody } from '../housing';
 import { entrySchema, type Entry } from '../log';
 import { HOUR_MS } from '../climate';
-import { addDays, DAY_MS, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
+import { addDays, DAY_MS, dayOf, InputError, msOf, need, startOfDay, UTC, type Instant } from '../quantity';
 import { askLog, logOf, type Asked, type Fact } from '../records';
 import type { SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
@@ -332,7 +332,18 @@ export function failuresOf(s: Situation, answer = answerTo(s)): string[] {
   return [
     ...(s.must ?? []).filter((e) => !holds(s, answer, e)).map((e) => `must: ${tell(e)}`),
     ...(s.mustNot ?? []).filter((e) => holds(s, answer, e)).map((e) => `must not: ${tell(e)}`),
+    ...(pressesAndIsDue(s, answer) ? [] : ['always: what presses now has a deed for today']),
   ];
+}
+
+/** Whoever presses now stands in today's visit, in every situation: else the plan and the headline name two days. */
+function pressesAndIsDue(s: Situation, { pressure, due }: Answer): boolean {
+  const now = momentOf(s);
+  const today = dayOf(now, UTC);
+  return (
+    pressure !== 'now' ||
+    due.some((d) => msOf(d.notBefore) <= msOf(now) && (d.timer || dayOf(d.notAfter, UTC) === today))
+  );
 }
 
 type Answer = Asked['queens'][number];

@@ -1,6 +1,6 @@
 import { TASKS } from '../care';
 import { addDays, uniformStream, type Instant } from '../quantity';
-import { PREPARE, planVisits, type KeeperCalendar, type Window } from './index';
+import { PREPARE, planVisits, whyLater, type KeeperCalendar, type Window } from './index';
 
 const START: Instant = '2026-06-01T08:00:00.000Z'; // a Monday
 const at = (d: number) => addDays(START, d);
@@ -115,6 +115,28 @@ describe('a shelf', () => {
 
   test('what lies beyond the days planned waits without a word', () => {
     expect(planVisits([window('a', 80, 90)], calendar())).toEqual({ visits: [], unmet: [], openings: 0 });
+  });
+
+  test('a deed on a later day than its best says why', () => {
+    const why = (windows: Window[], change: Partial<KeeperCalendar> = {}) => {
+      const days = calendar(change);
+      return planVisits(windows, days).visits.flatMap((v) =>
+        v.windows.map((w) => [w.id, whyLater(v, w, days)] as const),
+      );
+    };
+    expect(why([window('a', 0, 10, 2, 'early'), window('b', 8, 9, 8, 'tight')])).toEqual([
+      ['early', 'together'],
+      ['tight', null],
+    ]);
+    expect(why([window('a', 0, 3, 0, 'first'), window('a', 3, 6, 3, 'second')])).toEqual([
+      ['first', 'same-tube'],
+      ['second', null],
+    ]);
+    expect(why([window('a', 0, 13, 0, 'any')], { weekdays: [6] })).toEqual([['any', 'your-days']]);
+    // what is met sooner than on its best day needs no excuse
+    expect(why([window('a', 0, 30, 20, 'late'), window('b', 3, 3, 3, 'tight')]).filter(([, w]) => w)).toEqual(
+      [],
+    );
   });
 
   test('nothing due, no visit; an impossible window is refused', () => {

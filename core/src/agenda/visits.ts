@@ -52,6 +52,21 @@ export interface VisitPlan {
   openings: number;
 }
 
+/** Why a deed is planned for a later day than its best. */
+export type Later = 'your-days' | 'same-tube' | 'together';
+
+/** Why a window of a visit is met later than on its best day; null when it is not. */
+export function whyLater(
+  { day, windows }: Visit,
+  window: Window,
+  { weekdays, absences, zone = UTC }: Pick<KeeperCalendar, 'weekdays' | 'absences' | 'zone'>,
+): Later | null {
+  const best = dayOf(window.best, zone);
+  if (day <= best) return null;
+  if (freeDays({ weekdays, absences }, [best]).length === 0) return 'your-days';
+  return windows.some((w) => w !== window && w.homeId === window.homeId) ? 'same-tube' : 'together';
+}
+
 /** A day on which nobody comes yet costs more than any shift from the best day; an opening more than any such day. */
 const OPENING = 1e6;
 const NEW_DAY = 1e3;
@@ -148,7 +163,10 @@ function daysAhead({ from, days, zone = UTC }: KeeperCalendar) {
   return { names, numberOf };
 }
 
-function freeDays({ weekdays, absences }: KeeperCalendar, names: readonly CalendarDay[]): number[] {
+function freeDays(
+  { weekdays, absences }: Pick<KeeperCalendar, 'weekdays' | 'absences'>,
+  names: readonly CalendarDay[],
+): number[] {
   return names.flatMap((day, d) => {
     const comes = weekdays.length === 0 || weekdays.includes(weekdayOf(day));
     return comes && !absences.some((a) => day >= a.from && day <= a.to) ? [d] : [];

@@ -139,10 +139,11 @@ function headline(
     look?.pressure === 'rest' ? look.until : null,
   );
   const told = verdicts.filter((v) => v.notice).sort((a, b) => grave(a) - grave(b))[0];
-  const notice: Phrase = told ? [...told.says, ' '] : [];
+  const may = told ? undefined : mayBeDone(c, verdicts);
+  const notice: Phrase = told ? [...told.says, ' '] : may ? [...may.says, ' '] : [];
   if (look?.pressure === 'soon') return { next: look.says, pressure: 'soon', restUntil: null };
   if (look?.pressure === 'free') {
-    const says = told ? notice.slice(0, -1) : freePhrase(c, restUntil);
+    const says = told ? told.says : may ? [...notice, 'This is not urgent.'] : freePhrase(c, restUntil);
     return { next: [...orphans, ...says], pressure: 'free', restUntil };
   }
   // a notice that names the same day itself needs no second sentence about it
@@ -164,6 +165,10 @@ function headline(
     restUntil,
   };
 }
+
+/** A deed of today's visit that nothing presses for: it is named, or the headline would speak of a later day than the plan. */
+const mayBeDone = ({ now }: Case, verdicts: readonly Verdict[]): Ask | undefined =>
+  verdicts.flatMap((v) => v.asks).find((a) => a.task !== 'look' && msOf(a.notBefore) <= msOf(now));
 
 /** A day; or, when it is this one, that it is still to come today. */
 const untilWords = ({ now, zone }: Case, until: Instant): Phrase =>

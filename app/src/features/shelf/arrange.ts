@@ -1,5 +1,4 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
-import { dayText } from '@/ui/dates';
 
 /** From so many queens on a shelf is searched and sorted. */
 export const MANY = 9;
@@ -18,7 +17,7 @@ export interface Section {
   rows: ShelfRow[];
 }
 
-const living = (rows: readonly ShelfRow[]) => rows.filter((r) => !r.lost);
+export const living = (rows: readonly ShelfRow[]) => rows.filter((r) => !r.lost);
 
 /** Who wants something now or soon. */
 export const needing = (rows: readonly ShelfRow[]): ShelfRow[] =>
@@ -72,40 +71,6 @@ export function arrange(
     (s) => s.rows.length > 0,
   );
 }
-
-/** One calm sentence for the whole shelf. */
-export function answer(rows: readonly ShelfRow[]): string {
-  const here = living(rows);
-  const now = here.filter((r) => r.pressure === 'now').length;
-  const soon = here.filter((r) => r.pressure === 'soon').length;
-  const rest = here.length - now - soon;
-  const need = [
-    ...(now > 0 ? [now === 1 ? 'One tube needs you now.' : `${inWords(now)} tubes need you now.`] : []),
-    ...(soon > 0 ? [soon === 1 ? 'One will soon.' : `${inWords(soon)} will soon.`] : []),
-  ];
-  if (here.length === 0) return 'No living queen stands here.';
-  const dates = here.flatMap((r) => (r.restUntil ? [r.restUntil] : [])).sort();
-  const until = dates[0] ? ` until ${dayText(dates[0])}` : '';
-  if (need.length === 0) return `Nothing needs you${until}. Leave the drawer shut.`;
-  return [...need, ...(rest > 0 ? [`${inWords(rest)} can be left alone.`] : [])].join(' ');
-}
-
-const NUMBERS = [
-  'No',
-  'One',
-  'Two',
-  'Three',
-  'Four',
-  'Five',
-  'Six',
-  'Seven',
-  'Eight',
-  'Nine',
-  'Ten',
-  'Eleven',
-  'Twelve',
-];
-const inWords = (n: number): string => NUMBERS[n] ?? String(n);
 
 /** "1 tube", "12 tubes". */
 export const tubesText = (n: number): string => (n === 1 ? '1 tube' : `${n} tubes`);

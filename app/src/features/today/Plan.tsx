@@ -1,4 +1,5 @@
-import type { Due } from '@gentle-burrow/core/agenda';
+import { whyLater, type Due, type Later, type Visit } from '@gentle-burrow/core/agenda';
+import type { KeeperSettings } from '@gentle-burrow/core/facts';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -6,7 +7,7 @@ import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET, WIDE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { dayText, nearText } from '@/ui/dates';
+import { dayText, nearText, zoneNow } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { Go } from '@/ui/Go';
 import { Said } from '@/ui/Said';
@@ -63,13 +64,13 @@ export function Plan() {
         </Words>
       </Sheet>
       {plan.visits.slice(0, FIRST).map((v) => (
-        <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
+        <VisitSheet key={v.day} visit={v} settings={settings} names={names} />
       ))}
       {plan.unmet.length > 0 ? <Unmet due={plan.unmet as Due[]} names={names} /> : null}
       {later.length > 0 ? (
         <Fold title={`Later: ${visitsText(later.length).toLowerCase()}`}>
           {later.map((v) => (
-            <VisitSheet key={v.day} day={v.day} due={v.windows as Due[]} names={names} />
+            <VisitSheet key={v.day} visit={v} settings={settings} names={names} />
           ))}
         </Fold>
       ) : null}
@@ -86,8 +87,22 @@ export function Plan() {
 
 const visitsText = (n: number): string => (n === 1 ? 'One visit' : `${n} visits`);
 
-function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: ReadonlyMap<string, string> }) {
-  const at = noon(day);
+interface VisitSheetProps {
+  visit: Visit;
+  settings: KeeperSettings;
+  names: ReadonlyMap<string, string>;
+}
+
+/** Why a deed stands on a later day than its best. */
+const LATER: Record<Later, string> = {
+  'your-days': 'on a day you have time',
+  'same-tube': 'so that her tube is opened only once',
+  together: 'together with other tubes',
+};
+
+function VisitSheet({ visit, settings, names }: VisitSheetProps) {
+  const due = visit.windows as Due[];
+  const at = noon(visit.day);
   const prepare = toPrepare(due);
   const tubes = new Set(due.map((d) => d.homeId)).size;
   const wide = useWindowDimensions().width >= WIDE;
@@ -105,7 +120,13 @@ function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: Reado
       </View>
       <Words kind="small" soft>{`Have ready: ${prepare.join(', ')}.`}</Words>
       {shown.map((d) => (
-        <Line key={d.id} due={d} label={names.get(d.queenId) ?? ''} until={dayText(d.notAfter)} />
+        <Line
+          key={d.id}
+          due={d}
+          label={names.get(d.queenId) ?? ''}
+          until={dayText(d.notAfter)}
+          later={whyLater(visit, d, { ...settings, zone: zoneNow() })}
+        />
       ))}
       {shown.length < due.length ? (
         <Button mode="text" style={styles.left} onPress={() => setAll(true)}>
@@ -116,7 +137,15 @@ function VisitSheet({ day, due, names }: { day: string; due: Due[]; names: Reado
   );
 }
 
-function Line({ due, label, until }: { due: Due; label: string; until: string }) {
+interface LineProps {
+  due: Due;
+  label: string;
+  until: string;
+  /** Why it is planned for a later day than its best. */
+  later?: Later | null;
+}
+
+function Line({ due, label, until, later = null }: LineProps) {
   const p = useBurrow();
   return (
     <Go
@@ -129,7 +158,9 @@ function Line({ due, label, until }: { due: Due; label: string; until: string })
       </View>
       <View style={styles.fill}>
         <Said phrase={due.says} />
-        <Words kind="small" soft>{`not after ${until}`}</Words>
+        <Words kind="small" soft>
+          {later ? `Planned for this day ${LATER[later]}; by ${until}` : `by ${until}`}
+        </Words>
       </View>
     </Go>
   );

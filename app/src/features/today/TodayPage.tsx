@@ -1,11 +1,12 @@
 import type { ShelfRow } from '@gentle-burrow/core/view';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useClimateTold } from '@/data/climate';
 import { useDailyTold } from '@/data/daily-backup';
-import { useShelf } from '@/data/queries';
+import { useSettings, useShelf } from '@/data/queries';
 import { BackupAlarm } from '@/features/backup/BackupAlarm';
 import { Alarms } from '@/features/place/Alarms';
-import { answer, needing } from '@/features/shelf/arrange';
+import { needing } from '@/features/shelf/arrange';
 import { EmptyShelf } from '@/features/shelf/EmptyShelf';
 import { TubeList } from '@/features/shelf/TubeList';
 import { SPACE } from '@/theme/tokens';
@@ -19,6 +20,8 @@ import { useLate } from '@/ui/useLate';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { NAMES } from '@/words/names';
+import { answer } from './answer';
+import { planOf } from './plan';
 
 // planning visits is not needed for the first picture
 const Plan = lazyPart(PAGES.plan);
@@ -56,11 +59,13 @@ export function TodayPage() {
 }
 
 function Needs({ rows }: { rows: readonly ShelfRow[] }) {
+  const settings = useSettings();
+  const says = useMemo(() => answer(rows, () => planOf(rows, settings, new Date())), [rows, settings]);
   const urgent = needing(rows);
   const now = urgent.filter((r) => r.pressure === 'now').length;
   return (
     <>
-      <Words kind="answer">{answer(rows)}</Words>
+      <Words kind="answer">{says}</Words>
       <View style={styles.ways}>
         <Button mode="outlined" icon="rotate-right" onPress={() => go('/round')}>
           {NAMES.round}

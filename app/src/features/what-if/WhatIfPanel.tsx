@@ -66,11 +66,15 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
   const told = useWhatIf(about, change);
   const now = new Date();
   const set = (part: Partial<WhatIf>) => setChange({ ...change, ...part });
-  const { answer } = told ?? {};
-  const taught = Object.values(shown.learned).some((e) => Object.keys(e).length > 0);
-  const heat = answer?.heat ? HEAT_WORDS[answer.heat] : null;
-  const looks = answer?.looks;
   const touched = JSON.stringify(change) !== JSON.stringify(asItIs);
+  // as long as nothing is changed, her page has the answer
+  const answer = touched ? told?.answer : null;
+  const after = touched ? answer?.outlook : view.outlook;
+  const taught = Object.values(shown.learned).some((e) => Object.keys(e).length > 0);
+  // how warm it is as it is stands on her page
+  const warmer = change.warmerC > 0 || place !== undefined;
+  const heat = warmer && answer?.heat ? HEAT_WORDS[answer.heat] : null;
+  const looks = told?.answer.looks;
   return (
     <View style={styles.all}>
       <Slide
@@ -143,8 +147,8 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
         </Caution>
       ) : null}
       {answer?.trouble ? <Words>{answer.trouble}</Words> : null}
-      {answer?.outlook && view.outlook ? (
-        <Compared before={view.outlook} after={answer.outlook} now={now} />
+      {after && view.outlook ? (
+        <Compared before={view.outlook} after={after} now={now} />
       ) : (
         <Words soft>Working it out …</Words>
       )}
@@ -155,9 +159,9 @@ export function WhatIfPanel({ shown }: { shown: ShownQueen }) {
             : `${looksText(looks.until.p50, looks.until.p90)} until her first workers; you would notice them ${Math.round(looks.noticed.usual)} days late as a rule, ${looks.noticed.most} at the most.`}
         </Words>
       ) : null}
-      {answer?.outlook?.later?.byWinter ? (
+      {after?.later?.byWinter ? (
         <Words kind="small">
-          {`By ${dayText(answer.outlook.later.byWinter.on, now)}: ${workersText(answer.outlook.later.byWinter.workers)}.`}
+          {`By ${dayText(after.later.byWinter.on, now)}: ${workersText(after.later.byWinter.workers)}.`}
         </Words>
       ) : null}
       <View style={styles.foot}>

@@ -49,6 +49,7 @@ import {
   temperatureAt,
   thermometerErrorC,
   wintersAt,
+  type HotSpell,
   type Room,
 } from '../warmth';
 import { peaceOf, type Peace } from './peace';
@@ -72,6 +73,8 @@ export interface CaseInput {
   rooms?: readonly Room[];
   /** Standard error of the thermometer there, °C; as it was told of the place when not given. */
   thermometerErrorC?: number;
+  /** When it was measured to be so hot where she stood that she was in danger, oldest first; none when not given. */
+  hotSpells?: readonly HotSpell[];
   lookingSchool: LookingSchoolId;
   spaceSchool?: SpaceSchoolId;
   nestSchool?: NestSchoolId;
@@ -127,6 +130,8 @@ export interface Case {
   coldestC: number | null;
   /** Standard error of the thermometer that says so, °C. */
   tempErrorC: number;
+  /** When it was measured to be so hot where she stood that she was in danger, oldest first. */
+  hotSpells: readonly HotSpell[];
   /** The water of the tube she lives in; null when she lives in something else. */
   water: Reservoir | null;
   /** The water of the other part of a move, when that is a tube. */
@@ -216,6 +221,7 @@ export function caseOf(input: CaseInput): Case {
     tempC,
     coldestC: place.spot?.dayLowC ?? null,
     tempErrorC: input.thermometerErrorC ?? thermometerErrorC(place),
+    hotSpells: input.hotSpells ?? [],
     water: tube ? waterOf(known, tube, rooms, now) : null,
     otherWater: other ? waterOf(lines(other.id), other, rooms, now) : null,
     roomRelHumidity: roomAt(rooms, now)?.roomRelHumidity ?? place.roomRelHumidity,

@@ -1,5 +1,7 @@
 import type { SpeciesProfile } from '../species';
-import { nothingDevelops, THERMOMETER_ERROR_C } from '../warmth';
+import { daysBetween, msOf, phrase, type Instant, type Phrase } from '../quantity';
+import { nothingDevelops, THERMOMETER_ERROR_C, type HotSpell } from '../warmth';
+import { counted } from '../words';
 import type { Case } from './case';
 import { figure } from './practice';
 
@@ -64,6 +66,26 @@ export function dangerNow(c: Case): 'heat' | 'frost' | null {
 }
 /** Water freezes. */
 const FREEZES_C = 0;
+
+/** Heat that was measured where she stood, is over, and after which nobody has looked; null when there was none of late. */
+export function heatToCheck(c: Case): HotSpell | null {
+  const last = c.hotSpells.at(-1);
+  if (!last || c.wintering || dangerNow(c) !== null) return null;
+  const looked = c.known.lastLook !== null && msOf(c.known.lastLook.at) >= msOf(last.until);
+  return looked || daysBetween(last.until, c.now) > figure('heatAskedDays') ? null : last;
+}
+
+/** The last of such heat that fell between two moments; null when there was none. */
+export const heatBetween = (
+  { hotSpells }: Pick<Case, 'hotSpells'>,
+  from: Instant,
+  to: Instant,
+): HotSpell | null =>
+  hotSpells.filter((s) => msOf(s.until) >= msOf(from) && msOf(s.from) <= msOf(to)).at(-1) ?? null;
+
+/** When, how hot and for how long it was. */
+export const spellWords = ({ from, hours, maxC }: HotSpell): Phrase =>
+  phrase`It was ${{ tempC: maxC }} on ${{ date: from }}, for about ${{ word: counted(Math.max(1, Math.round(hours)), 'hour') }}.`;
 
 /** Above her best, by whatever. */
 export const aboveBest = (heat: Heat): boolean => heat === 'hot' || heat === 'close' || heat === 'danger';

@@ -166,6 +166,8 @@ export const PRACTICE = {
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
   heatLastsH: own(6, 'hours', 'after a dangerous reading the place is still asked about'),
+  lookOnceDays: own(3, 'days', 'within which a look that is asked for once is taken'),
+  heatAskedDays: own(28, 'days', 'after measured heat that kills one look at her is asked for'),
   freshReadingH: own(3, 'hours', 'and older: a reading says nothing of now'),
   stuckHours: own(48, 'hours', 'of one and the same temperature: the probe may be stuck'),
   coldWeekDays: own(7, 'days', 'in which nothing develops, outside winter, are asked about'),

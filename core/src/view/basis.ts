@@ -12,12 +12,13 @@ import {
 } from '../founding';
 import type { MeasuredDay, PlaceRecord } from '../climate';
 import { housingOf, partOf, type Housing } from '../housing';
-import { fallsAt, heatedBy, heatFalls, planBegun, type HeatFall } from '../care';
+import { dangerC, fallsAt, heatedBy, heatFalls, planBegun, type HeatFall } from '../care';
 import type { Entry } from '../log';
 import { addDays, DAY_MS, InputError, instantOf, latest, msOf, type Instant } from '../quantity';
 import { speciesWeights, type SpeciesProfile } from '../species';
 import { speciesProfile } from '../species/catalogue';
 import {
+  hotSpells,
   latelyRead,
   placeNow,
   recordOf,
@@ -26,6 +27,7 @@ import {
   thermometerErrorC,
   withAdvisedWinter,
   withWaking,
+  type HotSpell,
   type Room,
   type Stay,
   type Temperature,
@@ -101,6 +103,8 @@ export interface Basis {
   rooms: Room[];
   waking: Instant | null;
   thermometerErrorC: number;
+  /** When it was measured to be so hot where she stood that she was in danger, oldest first. */
+  hotSpells: HotSpell[];
   /** The first day on which her place was measured, as far back as it matters; null when what is told counts. */
   measuredSince: Instant | null;
   teaches: Lesson;
@@ -168,6 +172,11 @@ export function basisOf(
     temperature,
     waking,
     thermometerErrorC: thermometerErrorC(place, record),
+    hotSpells: hotSpells(stays, records, {
+      since: known.intake?.at ?? now,
+      now,
+      limitC: dangerC(likeliest.profile),
+    }),
     measuredSince: record ? instantOf((record.days[0] as MeasuredDay).day * DAY_MS) : null,
     teaches: lesson(known, stood, settings, profileOf),
     falls,

@@ -130,6 +130,7 @@ function counselOf(
     place: basis.place,
     rooms: basis.rooms,
     thermometerErrorC: basis.thermometerErrorC,
+    hotSpells: basis.hotSpells,
     lookingSchool: queen.lookingSchool ?? settings.lookingSchool,
     spaceSchool: settings.spaceSchool,
     nestSchool: settings.nestSchool,

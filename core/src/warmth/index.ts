@@ -13,6 +13,7 @@ export {
   type WarmthCourse,
   type WarmthStep,
 } from './series';
+export { hotSpells, type HotSpell } from './hot-spell';
 export {
   latelyRead,
   placeNow,

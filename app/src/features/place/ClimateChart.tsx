@@ -4,7 +4,7 @@ import { scaleLinear, scaleTime } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { GestureResponderEvent } from 'react-native';
 import { View } from 'react-native';
-import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { FONTS } from '@/theme/tokens';
@@ -26,6 +26,8 @@ interface ClimateChartProps {
   series: Series;
   /** The columns of another place, dashed. */
   other: Series | null;
+  /** What was read by hand: single readings, each a dot. */
+  dots?: Series | null;
   /** Best warmth of those that stand here, °C. */
   best: readonly { low: number; high: number }[];
   /** The column that is read out. */
@@ -37,7 +39,16 @@ interface ClimateChartProps {
 }
 
 /** Lowest to highest as a band, the mean as a line; where nothing was read nothing is drawn. */
-export function ClimateChart({ series, other, best, chosen, width, label, onChoose }: ClimateChartProps) {
+export function ClimateChart({
+  series,
+  other,
+  dots = null,
+  best,
+  chosen,
+  width,
+  label,
+  onChoose,
+}: ClimateChartProps) {
   const p = useBurrow();
   const { temperature } = usePreferences();
   const { columns } = series;
@@ -49,9 +60,9 @@ export function ClimateChart({ series, other, best, chosen, width, label, onChoo
     .domain([from, to])
     .range([LEFT, width - 4]);
   const shown = (c: number) => fromC(c, temperature);
-  const temps = [...columns, ...(other?.columns ?? [])].flatMap((c) =>
-    c.tempC ? [shown(c.tempC.min), shown(c.tempC.max)] : [],
-  );
+  const temps = [columns, other?.columns ?? [], dots?.columns ?? []]
+    .flat()
+    .flatMap((c) => (c.tempC ? [shown(c.tempC.min), shown(c.tempC.max)] : []));
   const y = scaleLinear()
     .domain(temps.length > 0 ? [Math.min(...temps) - 0.5, Math.max(...temps) + 0.5] : [15, 30])
     .nice(4)
@@ -134,6 +145,19 @@ export function ClimateChart({ series, other, best, chosen, width, label, onChoo
           : null}
         {warm.band ? <Path d={warm.band} fill={p.amber} opacity={0.28} /> : null}
         {warm.mean ? <Path d={warm.mean} stroke={p.amber} strokeWidth={2} fill="none" /> : null}
+        {dots?.columns.map((c, i, all) =>
+          c.tempC ? (
+            <Circle
+              key={c.at}
+              cx={middle(c, i, all)}
+              cy={y(shown(c.tempC.mean))}
+              r={4}
+              fill={p.sheet}
+              stroke={p.ink}
+              strokeWidth={1.5}
+            />
+          ) : null,
+        )}
         {there ? <Path d={there} stroke={p.ink} strokeWidth={1.5} strokeDasharray="5 3" fill="none" /> : null}
         {moist?.band ? <Path d={moist.band} fill={p.water} opacity={0.5} /> : null}
         {moist?.mean ? <Path d={moist.mean} stroke={p.waterDeep} strokeWidth={2} fill="none" /> : null}

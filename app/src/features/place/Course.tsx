@@ -44,9 +44,13 @@ function hereOnly(series: Series, probe: Probe): Series {
 /** How long is looked at, until another span is chosen. */
 const FIRST_SPAN = 'week';
 
-/** Those that have measured something at a place; the first is shown, until another is chosen. */
+const isByHand = ({ probe }: ProbeNow): boolean => probe.kind === 'by-hand';
+
+/** Those that have measured something at a place, what is read by hand last; the first is shown, until another is chosen. */
 const tellingAt = (probes: readonly ProbeNow[], placeId: string) =>
-  lyingAt(probes, placeId).filter((p) => p.latest !== null);
+  lyingAt(probes, placeId)
+    .filter((p) => p.latest !== null)
+    .sort((a, b) => Number(isByHand(a)) - Number(isByHand(b)));
 
 /** Whether what a place's course shows first is still being fetched. */
 export function useCourseComing(placeId: string): boolean {
@@ -67,6 +71,8 @@ export function Course({ place, places }: { place: Place; places: readonly Place
   const kinds = useKindsAt(place.id);
   const shown = here.find((p) => p.probe.id === probeId) ?? here[0];
   const asked = useSeries(shown?.probe.id ?? null, SPANS[span]);
+  const hand = here.find(isByHand);
+  const read = useSeries(hand?.probe.id ?? null, SPANS[span]);
   const others = places.flatMap((p) => {
     const [probe] = tellingAt(probes, p.id);
     return p.id !== place.id && probe ? [{ place: p, probe }] : [];
@@ -104,6 +110,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
           <ClimateChart
             series={series}
             other={other && beside.data ? hereOnly(beside.data, other.probe.probe) : null}
+            dots={hand && read.data ? hereOnly(read.data, hand.probe) : null}
             best={kinds.map((k) => k.bestTempC.value)}
             chosen={at}
             width={width}
@@ -112,7 +119,7 @@ export function Course({ place, places }: { place: Place; places: readonly Place
           />
           {kinds.length > 0 ? (
             <Words kind="small" soft>
-              Green: where those that stand here grow best. Band: lowest to highest; line: the mean.
+              {`Green: the best range for the queens kept here. Band: lowest to highest. Line: the mean.${hand ? ' Dots: read by hand.' : ''}`}
             </Words>
           ) : null}
           <Slide

@@ -242,6 +242,22 @@ test('a second reading goes to the thermometer of the first; what waits is shown
   expect(server.sent.some((s) => s.path.startsWith('/probes/'))).toBe(false);
 });
 
+test('beside a logger a thermometer read by hand does not take the course over', async () => {
+  const server = new PretendServer([queen]);
+  const hand = logger('By hand');
+  server.climate = {
+    probes: [{ ...hand, probe: { ...hand.probe, kind: 'by-hand' } }, logger('Shelf logger')],
+    alarms: [],
+    reckoned: [],
+  };
+  server.series = week();
+  show(<PlacePage id={place.id} />);
+  const chosen = async (name: string) =>
+    (await screen.findByRole('radio', { name })).getAttribute('aria-checked');
+  expect(await chosen('Shelf logger')).toBe('true');
+  expect(screen.getByText(/Dots: read by hand/)).toBeTruthy();
+});
+
 test('what is kept while the first answer is under way does not vanish when that answer comes', async () => {
   const server = new PretendServer([queen]);
   let answer = () => {};

@@ -33,9 +33,7 @@ afterEach(() => {
 });
 
 const bands = (which: string) =>
-  screen
-    .getAllByText(new RegExp(`^${which}: `))
-    .map((e) => (e.textContent ?? '').replace(`${which}: `, ''));
+  screen.getAllByText(new RegExp(`^${which}: `)).map((e) => (e.textContent ?? '').replace(`${which}: `, ''));
 
 test('untouched it says what her page says, and warns of nothing; changed it is another answer', async () => {
   show(<WhatIfPanel shown={{ facts, view, learned: {}, waiting: false } as ShownQueen} />);

@@ -1,9 +1,10 @@
 import type { Vanished } from '../../founding';
-import { daysBetween, phrase, type Instant, type Phrase } from '../../quantity';
+import { addDays, daysBetween, phrase, type Instant, type Interval, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import { daysAwake } from '../awake';
 import { broodGoneNow, lostThisSeason } from '../boosting';
 import type { Case } from '../case';
+import { heatBetween, spellWords } from '../heat';
 import { figure } from '../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, verdict, type Criterion, type Rule } from '../verdict';
 import { hungers, lastMealOf } from './food';
@@ -43,7 +44,9 @@ export const broodGone: Rule = (c) => {
   const times = lost.length;
   const often = times >= figure('helpAfterClutches');
   const what = gone ? wholeWords(gone, now) : partWords(part as Vanished, now);
-  const why = causes(c);
+  const when = (gone ?? part)?.interval ?? null;
+  const why = causes(c, when);
+  const spell = heatBetween(c, ...spanOf(c, when));
   return verdict({
     ...common,
     answer: gone ? 'gone' : 'some of it is gone',
@@ -57,6 +60,7 @@ export const broodGone: Rule = (c) => {
               : ' Give her quiet and patience: most lay again.',
           ]),
       ...wintered(c, gone ?? part),
+      ...(spell ? [' ', ...spellWords(spell), ' Such heat kills brood.'] : []),
       ...(c.peace.restless
         ? [' She has been disturbed often, as by most beginners; what helps is quiet.']
         : []),
@@ -107,8 +111,17 @@ function partWords(v: Vanished, now: Instant): Phrase {
   return phrase`Of ${{ word: v.what === 'eggs' ? 'the eggs' : 'the brood' }} with her ${{ word: many }} ${{ word: v.high === 1 ? 'is' : 'are' }} gone, between ${{ date: v.interval.after ?? now }} and ${{ date: v.interval.by ?? now }}: eaten or dead, not hatched.`;
 }
 
-/** What may have done it, each with its evidence. */
-export function causes(c: Case): Criterion[] {
+/** Between which moments it went; the last weeks where that is not known. */
+const spanOf = ({ now }: Case, when: Interval | null): [Instant, Instant] => [
+  when?.after ?? addDays(when?.by ?? now, -figure('periodDays')),
+  when?.by ?? now,
+];
+
+/**
+ * What may have done it, each with its evidence.
+ * @param when it went; the last weeks when not given
+ */
+export function causes(c: Case, when: Interval | null = null): Criterion[] {
   const meal = lastMealOf(c);
   const fault = tubeFault(c);
   const hungry = hungers(c);
@@ -134,7 +147,7 @@ export function causes(c: Case): Criterion[] {
       COMMON_PRACTICE,
       { evidence: fault ? [fault.entryId] : [], settles: 'Note the wet front and mould at the next look.' },
     ),
-    heatCause(c),
+    heatCause(c, ...spanOf(c, when)),
     ...placeCause(c),
   ];
 }

@@ -2,7 +2,7 @@ import { daysBetween, isSome, phrase, type Phrase } from '../../quantity';
 import { EVENT_WORDS, MILESTONE_WORDS } from '../../words';
 import { daysAwake } from '../awake';
 import type { Case } from '../case';
-import { dangerNow, heatOf } from '../heat';
+import { dangerNow, heatBetween, heatOf, spellWords } from '../heat';
 import { figure } from '../practice';
 import {
   COMMON_PRACTICE,
@@ -21,7 +21,7 @@ export const late: Rule = (c) => {
   const { ahead } = c;
   // whose workers came and are gone is not late for them
   if (!ahead || c.life !== 'founding' || c.workersGone) return null;
-  const criteria = [pace(c), best(c), calm(c)];
+  const criteria = [pace(c), best(c), ...heated(c), calm(c)];
   const common = { id: 'late', question: 'Is she late?', criteria } as const;
   const next = ahead.next;
   if (next === null) return verdict({ ...common, answer: 'no', says: ['Her first batch is out.'] });
@@ -170,9 +170,17 @@ function wingedOnly({ known }: Case): { says: Phrase; criterion: Criterion } | n
 
 const PATIENCE = 'Some queens take their time: keep her dark, still and warm, and wait.';
 
+/** Heat of her founding that kills brood: what was laid before it may be lost, and is laid anew. */
+function heated(c: Case): Criterion[] {
+  const spell = c.known.intake ? heatBetween(c, c.known.intake.at, c.now) : null;
+  return spell ? [criterion('heat', 'unmet', spellWords(spell), 'measured where she stood')] : [];
+}
+
 /** The cheapest thing that is likely to help; waiting when nothing else is. */
 function advice(c: Case): string {
   if (c.peace.restless) return 'She has been disturbed too often: what helps is quiet.';
+  if (heated(c).length > 0)
+    return 'Give her time: heat may have killed her first brood, and then she starts again.';
   if (c.tempC < c.profile.bestTempC.value.low && !coolSuits(c))
     return 'Bring her into her best warmth in small steps.';
   return PATIENCE;

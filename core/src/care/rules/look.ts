@@ -1,6 +1,6 @@
 import { nounOf, underWay } from '../../housing';
 import { addDays, latest, msOf, phrase, type Instant } from '../../quantity';
-import { dangerNow } from '../heat';
+import { dangerNow, heatToCheck } from '../heat';
 import { cannotFoundAlone, fedThroughout, type Case } from '../case';
 import { asCriterion, freeFrom, reasonsFor, type Undisturbed } from '../reasons';
 import { figure } from '../practice';
@@ -62,6 +62,14 @@ export const look: Rule = (c) => {
       ...common,
       answer: 'yes, once',
       says: [`Her ${nounOf(c.part)} needs care. One short look is worth its cost.`],
+      pressure: 'soon',
+      asks: [lookAsk(c, c.now)],
+    });
+  if (heatToCheck(c))
+    return verdict({
+      ...common,
+      answer: 'yes, once',
+      says: ['It was so hot that brood and queen may have died. One short look is worth its cost.'],
       pressure: 'soon',
       asks: [lookAsk(c, c.now)],
     });

@@ -1,5 +1,5 @@
 import { agedShare } from '../../founding';
-import { addDays, daysBetween, phrase, type CountRange, type Phrase } from '../../quantity';
+import { addDays, daysBetween, phrase, type CountRange, type Instant, type Phrase } from '../../quantity';
 import { counted } from '../../words';
 import type { Case } from '../case';
 import { figure } from '../practice';
@@ -68,7 +68,7 @@ export const losses: Rule = (c) => {
           margin: { value: -share, unit: 'share' },
         },
       ),
-      ...reasons(c, missing > dead),
+      ...reasons(c, missing > dead, last.before?.at ?? null, last.at),
     ],
     asks: [
       ask(
@@ -90,7 +90,7 @@ function missingOf(before: CountRange | null, now: CountRange | null, dead: Coun
   return gone > miscounted ? gone : 0;
 }
 
-function reasons(c: Case, missing: boolean): Criterion[] {
+function reasons(c: Case, missing: boolean, from: Instant | null, to: Instant): Criterion[] {
   const meal = lastMealOf(c);
   const days = meal ? daysBetween(meal.at, c.now) : null;
   const wet = c.known.wetFront;
@@ -104,7 +104,7 @@ function reasons(c: Case, missing: boolean): Criterion[] {
       COMMON_PRACTICE,
       { evidence: meal ? [meal.entryId] : [] },
     ),
-    heatCause(c),
+    heatCause(c, from ?? to, to),
     criterion(
       'damp',
       damp || dry ? 'unmet' : wet ? 'met' : 'unknown',

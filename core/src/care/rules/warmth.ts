@@ -1,18 +1,47 @@
-import { addDays, phrase, type Phrase } from '../../quantity';
+import { addDays, phrase, type Instant, type Phrase } from '../../quantity';
 import { COOL_WINTER_C, WINTER_TEMP_C, winterRange } from '../../season';
 import type { Case } from '../case';
-import { aboveBest, coldestOf, dangerC, dangerNow, heatNow, hiddenC } from '../heat';
+import {
+  aboveBest,
+  coldestOf,
+  dangerC,
+  dangerNow,
+  heatBetween,
+  heatNow,
+  heatToCheck,
+  hiddenC,
+  spellWords,
+} from '../heat';
 import { figure } from '../practice';
 import { ask, askNow, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../verdict';
 import { setAside, spotCriteria, spotFault } from './spot';
 
 const STEPS: Phrase = phrase`In small steps, ${{ tempDiffC: 1 }} to ${{ tempDiffC: 2 }} a day, at the open end only, never at the water end.`;
 
-/** Is she warm enough, and not too hot? Heat that kills comes before everything else. */
+/** Is she warm enough, and not too hot? Heat that kills comes before everything else; heat that is over is asked after. */
 export const warmth: Rule = (c) => {
+  const answer = warmthNow(c);
+  const spell = answer?.pressure === 'now' ? null : heatToCheck(c);
+  if (!answer || !spell) return answer;
+  const says: Phrase = [
+    'Look once: are the queen and her brood alive? ',
+    ...spellWords(spell),
+    ...phrase` ${{ tempC: dangerC(c.profile) }} kills brood and queen. Find out what heated the place before it happens again.`,
+  ];
+  return {
+    ...answer,
+    answer: 'was too hot',
+    says: answer.pressure === 'soon' ? [...says, ' ', ...answer.says] : says,
+    pressure: 'soon',
+    notice: true,
+    asks: [...answer.asks, ask(c, 'look', [c.now, c.now, addDays(c.now, figure('lookOnceDays'))], says)],
+  };
+};
+
+const warmthNow: Rule = (c) => {
   if (c.life === 'gone') return null;
   const { low, high } = c.profile.bestTempC.value;
-  const criteria = [best(c), ...peak(c), ...spotCriteria(c), ...setAside(c)];
+  const criteria = [best(c), ...peak(c), ...wasHot(c), ...spotCriteria(c), ...setAside(c)];
   const common = { id: 'warmth', question: 'Is she warm enough?', criteria } as const;
   const { tempC } = c;
   const range = winterRange(c.profile.rest.value);
@@ -165,8 +194,16 @@ export const coolSuits = (c: Case): boolean =>
 const optionalWarm = (c: Case, says: Phrase) =>
   ask(c, 'warm', [c.now, c.now, addDays(c.now, figure('warmSlackDays'))], says, { obligatory: false });
 
-/** Heat as a cause of what was lost. */
-export function heatCause(c: Case): Criterion {
+/** Heat that was measured of late and is over. */
+function wasHot(c: Case): Criterion[] {
+  const spell = heatBetween(c, addDays(c.now, -figure('heatAskedDays')), c.now);
+  return spell ? [criterion('was-hot', 'unmet', spellWords(spell), 'measured where she stood')] : [];
+}
+
+/** Heat as a cause of what was lost: as it is now, or as it was measured in between. */
+export function heatCause(c: Case, from: Instant, to: Instant): Criterion {
+  const spell = heatBetween(c, from, to);
+  if (spell) return criterion('heat', 'unmet', spellWords(spell), 'measured where she stood');
   const { heat, tempC, reaches } = heatNow(c);
   return criterion(
     'heat',

@@ -5,7 +5,7 @@ import type { ShelfRow } from '@gentle-burrow/core/view';
 import { LOSS_WAYS } from '@gentle-burrow/core/vocabulary';
 import { z } from 'zod';
 import { instant, instantBand, intervalSchema, milestones, phraseSchema } from './common';
-import { askSchema, drawnHomeSchema, lastCount } from './view';
+import { drawnHomeSchema, dueSchema, lastCount } from './view';
 
 const shelfRowSchema = z.object({
   queen: queenSchema,
@@ -36,7 +36,7 @@ const shelfRowSchema = z.object({
     })
     .nullable(),
   feeding: z.string().nullable(),
-  due: z.array(askSchema),
+  due: z.array(dueSchema),
 }) satisfies z.ZodType<ShelfRow>;
 
 export const shelfSchema = z.object({ at: instant, rows: z.array(shelfRowSchema) });

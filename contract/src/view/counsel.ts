@@ -1,4 +1,4 @@
-import { PRESSURES, TASKS, VERDICT_IDS } from '@gentle-burrow/core/care';
+import { ANSWER_IDS, PRESSURES, TASKS, VERDICT_IDS, type SaidNow } from '@gentle-burrow/core/care';
 import { z } from 'zod';
 import { band, instant, instantBand, phraseSchema } from '../common';
 
@@ -14,7 +14,7 @@ const criterion = z.object({
   settles: z.string().optional(),
 });
 
-export const askSchema = z.object({
+const askSchema = z.object({
   task: z.enum(TASKS),
   notBefore: instant,
   best: instant,
@@ -28,6 +28,15 @@ export const askSchema = z.object({
     .optional()
     .describe('What is made ready for it, where that depends on her'),
 });
+
+const answer = z.object({
+  id: z.enum(ANSWER_IDS),
+  says: z
+    .looseObject({ kind: z.string() })
+    .describe('The entry that one tap writes, but for its moment') as unknown as z.ZodType<SaidNow>,
+  about: z.string().optional(),
+});
+export const dueSchema = askSchema.extend({ answers: z.array(answer) });
 
 const verdict = z.object({
   id: z.enum(VERDICT_IDS),
@@ -60,7 +69,7 @@ export const counselSchema = z.object({
   pressure: z.enum(PRESSURES),
   restUntil: instant.nullable(),
   verdicts: z.array(verdict),
-  due: z.array(askSchema),
+  due: z.array(dueSchema),
   water: reservoir.nullable(),
   otherWater: reservoir.nullable(),
   watering: z.array(

@@ -8,7 +8,7 @@ import { housingSchema } from './home';
 import { ledgerSchema } from './ledger';
 import { outlookSchema, kindEvidenceSchema } from './outlook';
 
-export { askSchema } from './counsel';
+export { dueSchema } from './counsel';
 export { drawnHomeSchema } from './home';
 export { lastCount } from './ledger';
 export { kindEvidenceSchema };

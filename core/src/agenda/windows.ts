@@ -1,8 +1,8 @@
-import type { Ask, Task } from '../care';
+import type { Ask, AskedDeed, Task } from '../care';
 import type { Window } from './visits';
 
 /** A deed of one queen's with its window. */
-export interface Due extends Window, Ask {}
+export interface Due extends Window, AskedDeed {}
 
 /** What to have ready for each task (common practice, no source). */
 export const PREPARE: Record<Task, readonly string[]> = {
@@ -29,7 +29,11 @@ export const prepareFor = ({ task, ready }: Pick<Ask, 'task' | 'ready'>): readon
   ready ?? PREPARE[task];
 
 /** The deeds of a row of the shelf, with whose they are. */
-export function dueAt(row: { queen: { id: string }; part: { id: string }; due: readonly Ask[] }): Due[] {
+export function dueAt(row: {
+  queen: { id: string };
+  part: { id: string };
+  due: readonly AskedDeed[];
+}): Due[] {
   return row.due.map((d) => ({
     ...d,
     id: `${row.queen.id}-${d.task}`,

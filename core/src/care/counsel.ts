@@ -12,12 +12,18 @@ import {
   type Phrase,
 } from '../quantity';
 import { EVENT_WORDS } from '../words';
+import { answersTo, type Answer } from './answers';
 import { caseOf, type Case, type CaseInput } from './case';
 import type { Peace } from './peace';
 import { RULES } from './rules';
 import { pressureRank, type Pressure } from './pressure';
 import { READING_ORDER, VERDICT_IDS, type Ask, type Verdict } from './verdict';
 import type { Reservoir } from '../tube';
+
+/** A deed with its window, and the likely answers to it. */
+export interface AskedDeed extends Ask {
+  answers: Answer[];
+}
 
 /** What to do with one queen, and why. */
 export interface Counsel {
@@ -32,7 +38,7 @@ export interface Counsel {
   /** What presses first, the gravest before all; then the rest in the order in which it is read. */
   verdicts: Verdict[];
   /** The windows of all deeds that the verdicts ask for. */
-  due: Ask[];
+  due: AskedDeed[];
   /** The water of the tube she lives in; null when she lives in something else. */
   water: Reservoir | null;
   /** The water of the other tube while she moves; null when she does not. */
@@ -72,7 +78,10 @@ export function counsel(input: CaseInput): Counsel {
   const verdicts = RULES.flatMap((rule) => rule(c) ?? [])
     .map((v) => ({ ...v, until: yetToCome(v.until, c.now) }))
     .sort(asRead);
-  const due = mergedAsks(verdicts.map((v) => doneToday(c, v)));
+  const due = mergedAsks(verdicts.map((v) => doneToday(c, v))).map((a): AskedDeed => ({
+    ...a,
+    answers: answersTo(c, a.task),
+  }));
   return { ...common, ...headline(c, verdicts, due), verdicts, due };
 }
 

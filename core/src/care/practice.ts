@@ -166,6 +166,7 @@ export const PRACTICE = {
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
   heatLastsH: own(6, 'hours', 'after a dangerous reading the place is still asked about'),
+  lookAgainDays: own(1, 'days', 'after a look what is wrong with her home asks for no other'),
   lookOnceDays: own(3, 'days', 'within which a look that is asked for once is taken'),
   heatAskedDays: own(28, 'days', 'after measured heat that kills one look at her is asked for'),
   freshReadingH: own(3, 'hours', 'and older: a reading says nothing of now'),

@@ -1,6 +1,6 @@
 import type { HomePart, Queen } from '../facts';
 import type { Life } from '../cohort';
-import type { Ask, Pressure } from '../care';
+import type { AskedDeed, Pressure } from '../care';
 
 import type { Band, Instant, Phrase } from '../quantity';
 import { MILESTONES, type Milestone } from '../species';
@@ -39,7 +39,7 @@ export interface ShelfRow {
   /** Whether she is to be fed, in a few words; null when nothing is said of it. */
   feeding: string | null;
   /** What is due at her tube, as windows. */
-  due: Ask[];
+  due: AskedDeed[];
 }
 
 /** What was taken away is not drawn. */

@@ -12,17 +12,9 @@ const HOUR = 1 / 24;
 /** Every offer has an end: until "taken out" or "eaten up" is logged, taking it out is the next thing due. */
 export const leftovers: Rule = (c) => {
   if (c.life === 'gone') return null;
-  const all = c.known.offers
-    .filter((o) => stillThere(o))
-    .map((offer) => ({ offer, end: endOf(c, offer) }))
-    .sort((a, b) => msOf(a.end) - msOf(b.end));
-  const over = (days: number) => (o: Standing) => daysBetween(o.end, c.now) > days;
-  const there = all.filter((o) => !over(figure('leftoversPressDays'))(o));
+  const { there, old } = standingOf(c);
   const [first] = there;
-  if (!first) {
-    const old = all.filter((o) => !over(figure('leftoversAskedDays'))(o)).at(-1);
-    return old ? askedQuietly(c, old) : null;
-  }
+  if (!first) return old ? askedQuietly(c, old) : null;
   const { offer, end } = first;
   const due = msOf(end) <= msOf(c.now);
   const { noun, was, it, subject } = FOOD_WORDS[offer.food];
@@ -67,6 +59,25 @@ export const leftovers: Rule = (c) => {
     ],
   });
 };
+
+/** What may still stand with her: that whose end is near or lately over, the first to be over first; else the last that is asked about. */
+function standingOf(c: Case): { there: Standing[]; old: Standing | undefined } {
+  const all = c.known.offers
+    .filter((o) => stillThere(o))
+    .map((offer) => ({ offer, end: endOf(c, offer) }))
+    .sort((a, b) => msOf(a.end) - msOf(b.end));
+  const within = (days: number) => all.filter((o) => daysBetween(o.end, c.now) <= days);
+  return {
+    there: within(figure('leftoversPressDays')),
+    old: within(figure('leftoversAskedDays')).at(-1),
+  };
+}
+
+/** The offer of which it is asked what became of it; null when none is. */
+export function leftoverAsked(c: Case): Offer | null {
+  const { there, old } = standingOf(c);
+  return (there[0] ?? old)?.offer ?? null;
+}
 
 interface Standing {
   offer: Offer;

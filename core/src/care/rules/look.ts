@@ -1,5 +1,5 @@
 import { nounOf, underWay } from '../../housing';
-import { addDays, latest, msOf, phrase, type Instant } from '../../quantity';
+import { addDays, daysBetween, latest, msOf, phrase, type Instant } from '../../quantity';
 import { dangerNow, heatToCheck } from '../heat';
 import { cannotFoundAlone, fedThroughout, type Case } from '../case';
 import { asCriterion, freeFrom, reasonsFor, type Undisturbed } from '../reasons';
@@ -57,7 +57,10 @@ export const look: Rule = (c) => {
       until: feed,
       asks: [lookAsk(c, feed)],
     });
-  if (fault && until !== null)
+  // the look that found it, or came after it, need not be taken again: now it is mended
+  const seen = c.known.lastLook?.at ?? null;
+  const looked = seen !== null && daysBetween(seen, c.now) < figure('lookAgainDays');
+  if (fault && until !== null && !looked)
     return verdict({
       ...common,
       answer: 'yes, once',

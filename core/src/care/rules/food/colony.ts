@@ -5,7 +5,14 @@ import { cannotFoundAlone, type Case } from '../../case';
 import { figure } from '../../practice';
 import { ask, COMMON_PRACTICE, criterion, type Ask, type Verdict } from '../../verdict';
 import { onOffer } from './ends';
-import { founderCriterion, eager, proteinMissing, refusalCriteria, refusedFood } from './reasons';
+import {
+  founderCriterion,
+  eager,
+  PROTEIN_MISSING,
+  proteinMissing,
+  refusalCriteria,
+  refusedFood,
+} from './reasons';
 import { foodVerdict, lastMealOf, menuOf, offerWords } from './words';
 
 /** Meals since there were workers to eat them. */
@@ -74,16 +81,7 @@ export function colony(c: Case, who: string): Verdict {
   ];
   const asks: Ask[] = [ask(c, 'feed', [due, due, late], what)];
   const rest = { criteria, asks };
-  const offered = onOffer(c);
-  if (offered && open && !refused)
-    return foodVerdict(c, {
-      ...rest,
-      answer: 'food is with them',
-      says: phrase`Wait and see whether they eat the ${{ word: offered.offer.food }}; look by ${{ date: offered.end }} and log what became of it.`,
-      until: offered.end,
-      asks: [ask(c, 'feed', [offered.end, offered.end, latest(offered.end, late) as Instant], what)],
-    });
-  if (refused && !offered)
+  if (refused)
     return foodVerdict(c, {
       ...rest,
       answer: 'they leave it',
@@ -98,10 +96,11 @@ export function colony(c: Case, who: string): Verdict {
         ),
       ],
     });
-  if (protein.missing && !open)
+  // where a feed is due it is said with that; other food that stands with them does not replace it
+  if (protein.missing && (!open || onOffer(c)))
     return foodVerdict(c, {
       ...rest,
-      answer: 'protein is missing',
+      answer: PROTEIN_MISSING,
       says: protein.says,
       pressure: 'soon',
       asks: [ask(c, 'feed', [c.now, c.now, addDays(c.now, figure('feedSlackDays'))], protein.says)],

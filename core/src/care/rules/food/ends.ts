@@ -1,4 +1,4 @@
-import { stillThere, type Offer } from '../../../founding';
+import type { Offer } from '../../../founding';
 import { addDays, msOf, type Instant } from '../../../quantity';
 import { fedThroughout, type Case } from '../../case';
 import { figure } from '../../practice';
@@ -23,11 +23,18 @@ export function endOf(c: Case, { at, food, way, spot, workersThere }: Offer): In
   return hours(figure('sugarWithWorkersHours'));
 }
 
+export interface OnOffer {
+  offer: Offer;
+  end: Instant;
+}
+
 /** Food that was offered, is not over, and of which nothing is known yet: until it is, nothing more is offered. */
-export function onOffer(c: Case): { offer: Offer; end: Instant } | null {
-  const open = c.known.offers
-    .filter((o) => stillThere(o) && o.outcome === 'open')
+export const openOffers = (c: Case): OnOffer[] =>
+  c.known.offers
+    .filter((o) => o.outcome === 'open')
     .map((offer) => ({ offer, end: endOf(c, offer) }))
     .filter(({ end }) => msOf(end) > msOf(c.now));
-  return open.sort((a, b) => msOf(a.end) - msOf(b.end))[0] ?? null;
-}
+
+/** Of these the first to be over; null when there is none. */
+export const onOffer = (c: Case): OnOffer | null =>
+  openOffers(c).sort((a, b) => msOf(a.end) - msOf(b.end))[0] ?? null;

@@ -1,12 +1,19 @@
 import type { Offer } from '../../../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
-import { counted, FOOD_WORDS, capital } from '../../../words';
+import { counted, capital } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { ask, COMMON_PRACTICE, criterion, OWN_LOG, type Criterion, type Verdict } from '../../verdict';
 import { onOffer } from './ends';
-import { founderCriterion, fedCriterion, proteinMissing, refusalCriteria, refusedFood } from './reasons';
-import { CLAUSTRAL_SCHOOLS, foodVerdict, lastMealOf, menuOf, offerWords } from './words';
+import {
+  founderCriterion,
+  fedCriterion,
+  PROTEIN_MISSING,
+  proteinMissing,
+  refusalCriteria,
+  refusedFood,
+} from './reasons';
+import { CLAUSTRAL_SCHOOLS, foodVerdict, lastMealOf, menuOf, offerWords, waitAndSee } from './words';
 
 /** First week in peace, then one tiny offer tells more than a guess. */
 export function offerAndWatch(c: Case): Verdict {
@@ -18,31 +25,22 @@ export function offerAndWatch(c: Case): Verdict {
     ? addDays(last.at, figure(ate ? 'weeklyFeedDays' : 'offerAgainDays'))
     : addDays(c.known.intake?.at ?? c.now, figure('peaceDays'));
   const open = msOf(from) <= msOf(c.now);
-  const offered = onOffer(c);
   const says: Phrase = [
     `It is not certain that she can wait without food. ${capital(what)}, out after a day, tells: ${takes}`,
   ];
   return foodVerdict(c, {
     answer: 'not known',
-    says: offered
-      ? waitAndSee(offered)
-      : open
-        ? says
-        : last
-          ? phrase`${{ word: last.refused ? 'She left it.' : ate ? 'She ate it, so she may need feeding.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
-          : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
-    pressure: open && !offered ? 'soon' : 'rest',
-    until: offered ? offered.end : open ? null : from,
+    says: open
+      ? says
+      : last
+        ? phrase`${{ word: last.refused ? 'She left it.' : ate ? 'She ate it, so she may need feeding.' : 'Offered lately.' }} If nothing is clearer by ${{ date: from }}, offer ${{ word: what }} again.`
+        : phrase`First let her settle in peace; from ${{ date: from }} on offer ${{ word: what }}: ${{ word: takes }}`,
+    pressure: open ? 'soon' : 'rest',
+    until: open ? null : from,
     criteria: [founderCriterion(c)],
     others: CLAUSTRAL_SCHOOLS,
     asks: [ask(c, 'feed', [from, from, addDays(from, figure('offerSlackDays'))], says)],
   });
-}
-
-/** Food is with her, and what becomes of it is not known yet. */
-function waitAndSee({ offer: { food }, end }: NonNullable<ReturnType<typeof onOffer>>): Phrase {
-  const { noun, subject, comes, it } = FOOD_WORDS[food];
-  return phrase`Wait and see whether she eats the ${{ word: noun }}; ${{ word: subject }} ${{ word: comes }} out by ${{ date: end }}. Log what became of ${{ word: it }}.`;
 }
 
 /** Why she is fed throughout: what is said first, and once a meal is no longer due. */
@@ -133,7 +131,7 @@ export function mustEat(c: Case): Verdict {
   if (protein.missing && !due)
     return foodVerdict(c, {
       ...rest,
-      answer: 'protein is missing',
+      answer: PROTEIN_MISSING,
       says: protein.says,
       pressure: 'now',
       asks: [

@@ -1,18 +1,25 @@
-import { phrase, type Instant } from '../../../quantity';
+import { latest, msOf, phrase, type Instant } from '../../../quantity';
 import { cannotFoundAlone, fedThroughout, type Case } from '../../case';
-import { COMMON_PRACTICE, criterion, type Rule, type Verdict } from '../../verdict';
+import { COMMON_PRACTICE, criterion, type Ask, type Rule, type Verdict } from '../../verdict';
 import { fedSinceWorkers, colony, orphans } from './colony';
 import { hasForagingRoom, isResting } from './eating';
+import { onOffer } from './ends';
 import { offerAndWatch, mustEat, firstFeed } from './founding';
-import { founderCriterion } from './reasons';
-import { foodVerdict, CLAUSTRAL_SCHOOLS } from './words';
+import { founderCriterion, PROTEIN_MISSING } from './reasons';
+import { foodVerdict, CLAUSTRAL_SCHOOLS, waitAndSee } from './words';
 
 export { hasForagingRoom, hungers, isResting, isRoom } from './eating';
-export { founderCriterion } from './reasons';
+export { founderCriterion, PROTEIN_MISSING } from './reasons';
 export { lastMealOf } from './words';
 
-/** Does she need food? By her season, then by who eats there, then by what kind of founder she is held to be. */
+/** Does she need food? While some stands with her of which nothing is known yet, no more is offered. */
 export const food: Rule = (c) => {
+  const answer = needed(c);
+  return answer && whileOffered(c, answer);
+};
+
+/** By her season, then by who eats there, then by what kind of founder she is held to be. */
+const needed: Rule = (c) => {
   if (c.life === 'gone') return null;
   if (isResting(c)) return resting(c);
   if (c.life === 'orphans') return orphans(c);
@@ -29,6 +36,27 @@ export const food: Rule = (c) => {
     others: CLAUSTRAL_SCHOOLS,
   });
 };
+
+/** What stands with her is waited for; other food is still missing. */
+function whileOffered(c: Case, answer: Verdict): Verdict {
+  const offered = onOffer(c);
+  const early = (a: Ask) => offered !== null && msOf(a.notBefore) < msOf(offered.end);
+  if (!offered || answer.answer === PROTEIN_MISSING || answer.asks.length === 0) return answer;
+  const until = (a: Ask): Ask => ({
+    ...a,
+    notBefore: offered.end,
+    best: offered.end,
+    notAfter: latest(offered.end, a.notAfter) as Instant,
+  });
+  return {
+    ...answer,
+    answer: c.workers ? 'food is with them' : 'food is with her',
+    says: waitAndSee(offered),
+    pressure: 'rest',
+    until: offered.end,
+    asks: answer.asks.map((a) => (early(a) ? until(a) : a)),
+  };
+}
 
 /** When the next feed may be given; null when none is planned. */
 export const nextFeed = (c: Case): Instant | null =>

@@ -4,6 +4,7 @@ import { counted, capital } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { COMMON_PRACTICE, criterion, OWN_LOG, OWN_PRIOR, type Criterion } from '../../verdict';
+import { openOffers } from './ends';
 import { menuOf } from './words';
 
 const FOUNDER_NAMES = {
@@ -114,6 +115,9 @@ function wantsPrey(c: Case): boolean {
   return unseen && c.life === 'colony';
 }
 
+/** The answer of one that lacks protein, whatever else stands with her. */
+export const PROTEIN_MISSING = 'protein is missing';
+
 /** Larvae grow on protein: sugar alone for weeks starves them. */
 export function proteinMissing(
   c: Case,
@@ -128,7 +132,9 @@ export function proteinMissing(
   const first = meals[0]?.at ?? null;
   const since = latest(protein?.at ?? first, seen ? larvaeSince(c) : null);
   const days = since ? daysBetween(since, c.now) : 0;
-  const missing = has && meals.length > 0 && days > afterDays;
+  // what is with her now has its chance first
+  const offered = openOffers(c).some(({ offer }) => offer.food === 'protein');
+  const missing = has && meals.length > 0 && days > afterDays && !offered;
   const says = seen
     ? phrase`Larvae are there, and for ${{ days }} no protein was taken: sugar alone does not raise them. A tiny piece of dead prey now.`
     : phrase`Give a small piece of freshly killed prey now. For ${{ days }} no protein was taken, and her species ${{ word: menuOf(c).huntsFor === 'all' ? 'lives on it' : 'needs it for brood' }}.`;

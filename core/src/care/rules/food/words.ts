@@ -1,8 +1,10 @@
 import { lastMeal, type Offer } from '../../../founding';
-import type { Phrase } from '../../../quantity';
+import { phrase, type Phrase } from '../../../quantity';
+import { FOOD_WORDS } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { verdict, type SchoolView, type Verdict } from '../../verdict';
+import type { OnOffer } from './ends';
 import { MENUS } from './menu';
 
 export const foodVerdict = (c: Case, given: Pick<Verdict, 'answer' | 'says'> & Partial<Verdict>): Verdict =>
@@ -42,3 +44,10 @@ export const CLAUSTRAL_SCHOOLS: SchoolView[] = [
     until: null,
   },
 ];
+
+/** Food is with her, and what becomes of it is not known yet. */
+export function waitAndSee({ offer: { food, workersThere }, end }: OnOffer): Phrase {
+  const { noun, subject, comes, it } = FOOD_WORDS[food];
+  const [who, eat] = workersThere ? ['they', 'eat'] : ['she', 'eats'];
+  return phrase`Wait and see whether ${{ word: who }} ${{ word: eat }} the ${{ word: noun }}; ${{ word: subject }} ${{ word: comes }} out by ${{ date: end }}. Log what became of ${{ word: it }}.`;
+}

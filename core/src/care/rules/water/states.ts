@@ -257,6 +257,7 @@ function oddPace({ c, odd, fresh }: Water): Said | null {
     answer: 'look at the plug',
     says: odd.says,
     pressure: 'soon',
-    asks: [...fresh, askNow(c, 'check-water', odd.says, figure('moveStepDays'))],
+    // what is looked at is the plug: a line that is read once more does not answer it
+    asks: [...fresh, { ...askNow(c, 'plug', odd.says, figure('moveStepDays')), ready: ['red light'] }],
   };
 }

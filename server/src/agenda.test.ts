@@ -18,6 +18,7 @@ async function events() {
     return {
       uid: e.uid,
       summary: e.summary,
+      url: String(v.getFirstPropertyValue('url')),
       day: e.startDate.toString().slice(0, 10),
       allDay: e.startDate.isDate,
     };
@@ -32,6 +33,10 @@ test('visits as a calendar that others can read; what moves keeps its UID', asyn
   expect(first.map((e) => e.summary).join()).toMatch(/M1: Offer sugar and a tiny piece/);
   expect(first.map((e) => e.summary).join()).toMatch(/T1: One short look/);
   expect(new Set(first.map((e) => e.uid)).size).toBe(first.length);
+  // each leads to her page, where it is answered
+  const pages = first.map((e) => new URL(e.url).pathname);
+  expect(pages.every((p) => /^\/queens\/[0-9a-f-]{36}$/.test(p))).toBe(true);
+  expect(new Set(pages).size).toBe(2);
   expect(first.every((e) => e.allDay)).toBe(true);
 
   // the keeper has time on Saturdays alone from now on

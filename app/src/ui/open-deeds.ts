@@ -1,9 +1,10 @@
+import type { KindName } from '@gentle-burrow/core/log';
 import { useSyncExternalStore } from 'react';
 
-/** What the sheet begins with: the form of a change at home, at one part. */
+/** What the sheet begins with: the form of one kind; that of a change at home may be about one part. */
 export interface DeedStart {
-  kind: 'home';
-  partId: string;
+  kind: Exclude<KindName, 'look'>;
+  partId?: string;
 }
 
 interface DeedsOf {

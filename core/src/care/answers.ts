@@ -1,5 +1,5 @@
 import { foodsOf, type Meal } from '../facts';
-import type { QueenLedger } from '../founding';
+import { asBefore, type QueenLedger } from '../founding';
 import { nounOf, partOf, underWay } from '../housing';
 import type { EntryBody } from '../log';
 import { MILESTONES, type SpeciesProfile } from '../species';
@@ -136,23 +136,3 @@ function moveAnswers({ move, housing, lightSchool }: Case): Answer[] {
 
 /** Whether any stage was ever counted: without that nothing can be as before. */
 const seenBefore = ({ counts }: QueenLedger): boolean => MILESTONES.some((m) => counts[m] !== null);
-
-/** A look that found everything as it was last counted, and her alive. A water line is not claimed that nobody read. */
-export function asBefore({
-  counts,
-  wetFront,
-  mould,
-}: Pick<QueenLedger, 'counts' | 'wetFront' | 'mould'>): Omit<Extract<EntryBody, { kind: 'look' }>, 'at'> {
-  const stages = MILESTONES.flatMap((m) => {
-    const count = counts[m];
-    return count ? [[m, count.range]] : [];
-  });
-  return {
-    kind: 'look',
-    queen: 'seen',
-    ...Object.fromEntries(stages),
-    ...(wetFront ? { wetFront: wetFront.value } : {}),
-    ...(mould ? { mould: mould.value } : {}),
-    text: 'no change',
-  };
-}

@@ -2,7 +2,7 @@ export { narrowerThan, type Heads } from './gap';
 export { widthFault } from './openings';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
 export { caseOf, planBegun, type Case, type CaseInput, type Eating } from './case';
-export { ANSWER_IDS, asBefore, type Answer, type AnswerId, type SaidNow } from './answers';
+export { ANSWER_IDS, type Answer, type AnswerId, type SaidNow } from './answers';
 export { counsel, type Counsel, type AskedDeed } from './counsel';
 export { weightOf } from './disturbance';
 export { dangerC, heatOf, type Heat } from './heat';

@@ -10,6 +10,7 @@ export {
   type HeatLaid,
 } from './ledger/queen-ledger';
 export { ledger } from './ledger/ledger';
+export { asBefore } from './ledger/as-before';
 export {
   eventDays,
   outlook,

@@ -42,6 +42,8 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
       });
       const title = (d: Due) => `${names.get(d.queenId) ?? 'A queen'}: ${plainText(d.says, zone)}`;
       const details = (d: Due) => `Have ready: ${prepareFor(d).join(', ')}.`;
+      // her page begins with the answers to what is asked of her
+      const url = (d: Due) => `${request.protocol}://${request.host}/queens/${d.queenId}`;
       for (const d of due.filter((x) => x.timer)) {
         calendar.createEvent({
           id: uid(d),
@@ -50,6 +52,7 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
           end: new Date(d.notAfter),
           summary: title(d),
           description: details(d),
+          url: url(d),
         });
       }
       for (const visit of plan.visits) {
@@ -61,7 +64,8 @@ export async function agendaRoutes(app: FastifyInstance, { store, views, now }: 
             allDay: true,
             summary: title(w),
             description:
-              `${details(w)} Not after ${dayOf(w.notAfter, zone)}. About ${MINUTES_A_TUBE} minutes.`.trim(),
+              `${details(w)} By ${dayOf(w.notAfter, zone)}. About ${MINUTES_A_TUBE} minutes.`.trim(),
+            url: url(w),
           });
         }
       }

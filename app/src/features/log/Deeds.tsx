@@ -63,7 +63,7 @@ export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
           key={open}
           shown={shown}
           kind={open}
-          {...(start && open === start.kind ? { partId: start.partId } : {})}
+          {...(start?.partId && open === start.kind ? { partId: start.partId } : {})}
           onDone={() => {
             setOpen(null);
             onDone?.();

@@ -6,7 +6,7 @@ import type { FormKind, PagedKind } from './kind-form';
 export type Deed = FormKind | PagedKind;
 
 /** By which entry each thing that is asked for is written down. */
-const DEED_OF: Record<Task, Deed> = {
+export const DEED_OF: Record<Task, Deed> = {
   feed: 'feed',
   'take-out': 'feed',
   look: 'look',
@@ -24,6 +24,9 @@ const DEED_OF: Record<Task, Deed> = {
   space: 'home',
   nest: 'home',
 };
+
+/** By what a deed that is asked for is known on this device. */
+export const deedKey = (queenId: string, task: Task): string => `${queenId}-${task}`;
 
 /**
  * How often each is written, the most often first (prior): every deed has a place, so that none can be left out. She is taken in once,

@@ -21,6 +21,7 @@ import { Told } from '@/ui/Told';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
 import { Ahead } from './Ahead';
+import { AskedNow } from './AskedNow';
 import { Contradictions } from './Contradictions';
 import { HerHome } from './HerHome';
 import { Log } from './Log';
@@ -140,6 +141,7 @@ function AtAGlance({ shown }: { shown: ShownQueen }) {
           </Words>
         ) : null}
       </View>
+      <AskedNow shown={shown} />
       <HerHome shown={shown} profile={profile} />
     </>
   );

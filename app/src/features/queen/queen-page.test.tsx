@@ -1,6 +1,7 @@
 import type { EntryBody } from '@gentle-burrow/core/log';
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, renderHook, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
+import { closeDeeds, useDeedsOf } from '@/ui/open-deeds';
 import { undoLast } from '@/ui/undo';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
 import { Colony } from '../../../test/pages';
@@ -112,6 +113,31 @@ test('an entry is withdrawn and brought back; the log keeps both', async () => {
   );
   await press(/^Undo the change of/);
   await waitFor(() => expect(screen.queryByText('Taken back; it counts for nothing.')).toBeNull());
+});
+
+test('what is asked of her now is answered under the headline, by one tap', async () => {
+  const offered: EntryBody = {
+    kind: 'feed',
+    at: daysAgo(1),
+    food: 'sugar',
+    outcome: 'offered',
+    spot: 'cell',
+    way: 'drop',
+  };
+  const { server, facts } = await page([look(20, 3), offered]);
+  // the whole form stands one tap away too
+  await press('Vesper: log something else');
+  const { result } = renderHook(() => useDeedsOf());
+  expect(result.current).toEqual({ queenId: facts.queen.id, start: { kind: 'feed' } });
+  act(closeDeeds);
+  await press('Vesper: Eaten up');
+  await waitFor(() =>
+    expect(server.bodiesOf('/entries')[0]).toMatchObject({
+      kind: 'feed',
+      outcome: 'taken',
+      offerId: facts.entries.find((e) => e.kind === 'feed')?.id,
+    }),
+  );
 });
 
 test('a feed is written with what became of it', async () => {

@@ -5,13 +5,16 @@ import { useMeals } from '@/features/log/kinds/feed/meals';
 import { Choice } from '@/ui/Choice';
 import { dayText } from '@/ui/dates';
 import { Words } from '@/ui/Words';
+import { ANSWERED } from '@/words/answers';
 import { MEAL_WORDS } from '@/words/log';
 import { standing, type FoodDone } from './round';
 
-const BECAME = [
-  { value: 'taken', label: 'Eaten up' },
-  { value: 'removed', label: 'Taken out' },
-] as const;
+type Became = 'taken' | 'removed' | 'left';
+const BECAME: readonly { value: Became; label: string }[] = [
+  { value: 'taken', label: ANSWERED.eaten },
+  { value: 'removed', label: ANSWERED['taken-out'] },
+  { value: 'left', label: ANSWERED.left },
+];
 
 interface RoundFoodProps {
   view: QueenView;
@@ -25,15 +28,15 @@ export function RoundFood({ view, done, change }: RoundFoodProps) {
   const answer = view.counsel?.verdicts.find((v) => v.id === 'food')?.answer;
   return (
     <View style={{ gap: SPACE.m }}>
-      {standing(view).map(({ food, at }) => (
+      {standing(view).map(({ entryId, food, at }) => (
         <Choice
-          key={food}
+          key={entryId}
           label={`The ${MEAL_WORDS[food]} of ${dayText(at)}`}
           options={BECAME}
-          value={(done.became[food] as 'taken' | 'removed' | undefined) ?? null}
-          onChange={(outcome) => change({ became: { ...done.became, [food]: outcome } })}
+          value={(done.became[entryId] as Became | undefined) ?? null}
+          onChange={(outcome) => change({ became: { ...done.became, [entryId]: outcome } })}
           onClear={() =>
-            change({ became: Object.fromEntries(Object.entries(done.became).filter(([f]) => f !== food)) })
+            change({ became: Object.fromEntries(Object.entries(done.became).filter(([o]) => o !== entryId)) })
           }
         />
       ))}

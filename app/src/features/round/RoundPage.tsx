@@ -1,9 +1,10 @@
 import type { Instant } from '@gentle-burrow/core/quantity';
-import type { ShelfRow } from '@gentle-burrow/core/view';
+import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import { useCallback, useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { takeBack, writeEntries } from '@/data/entries';
 import { useQueen, useShelf, useSpecies, type ShownQueen } from '@/data/queries';
+import { TaskAnswers } from '@/features/log/TaskAnswers';
 import { CountPad } from '@/features/look/CountPad';
 import {
   EMPTY_LOOK,
@@ -39,6 +40,7 @@ import {
   NO_FOOD,
   NO_ROUND,
   noChange,
+  standing,
   whoIsDue,
   type FoodDone,
   type Outcome,
@@ -162,6 +164,13 @@ function Card({ id, row, at, of, since, onDone, onUndo, onEnd }: CardProps) {
   );
 }
 
+/** What is asked of her now besides what the card itself writes: a look and food. */
+const otherDeeds = ({ counsel }: QueenView) =>
+  (counsel?.due ?? []).filter(
+    ({ task, notBefore }) =>
+      !['look', 'feed', 'take-out'].includes(task) && Date.parse(notBefore) <= Date.now(),
+  );
+
 function TubeCard({
   shown,
   settled,
@@ -187,7 +196,7 @@ function TubeCard({
       outcome === 'no-change'
         ? noChange(view, now)
         : lookBody({ ...draft, queen: draft.queen ?? 'seen' }, now);
-    const said = [body, ...feedsOf(food.value, now)];
+    const said = [body, ...feedsOf(food.value, standing(view), now)];
     const written = await writeEntries(said.map((b) => ({ queenId: queen.id, body: b })));
     clear();
     food.clear();
@@ -222,6 +231,9 @@ function TubeCard({
               </View>
             ))}
           </View>
+          {otherDeeds(view).map((d) => (
+            <TaskAnswers key={d.task} queenId={queen.id} label={queen.label} due={d} later={false} />
+          ))}
           <LookDrawing
             part={part}
             gates={view.housing.parts.find((p) => p.part.id === part.id)?.gates ?? {}}

@@ -99,7 +99,7 @@ test('leftovers out and a feed are part of a card, and undone with it', async ()
   await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(3));
   expect(server.bodiesOf('/entries')).toMatchObject([
     { kind: 'look', text: 'no change' },
-    { kind: 'feed', food: 'sugar', outcome: 'removed' },
+    { kind: 'feed', food: 'sugar', outcome: 'removed', offerId: expect.any(String) as string },
     { kind: 'feed', food: 'protein', outcome: 'offered' },
   ]);
   await act(async () => {

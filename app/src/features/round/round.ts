@@ -1,9 +1,8 @@
 import { DAY_MS } from '@gentle-burrow/core/quantity';
-import { stillThere, type Offer, type OutlookEvent } from '@gentle-burrow/core/founding';
+import { asBefore, stillThere, type Offer, type OutlookEvent } from '@gentle-burrow/core/founding';
 import { effectiveEntries, type BodyOf, type Entry } from '@gentle-burrow/core/log';
 import type { FeedOutcome, Meal } from '@gentle-burrow/core/vocabulary';
 import type { Instant } from '@gentle-burrow/core/quantity';
-import { MILESTONES } from '@gentle-burrow/core/species';
 import type { QueenView, ShelfRow } from '@gentle-burrow/core/view';
 import type { Preferences } from '@/theme/preferences';
 import { phraseText } from '@/ui/Said';
@@ -63,8 +62,8 @@ export const lookedSince = (entries: readonly Entry[], since: Instant | null): b
 export interface FoodDone {
   /** What was offered now; null for nothing. */
   offered: Meal | null;
-  /** What became of what stood there, by food. */
-  became: Partial<Record<Offer['food'], FeedOutcome>>;
+  /** What became of what stood there, by the offer. */
+  became: Record<string, FeedOutcome>;
 }
 
 export const NO_FOOD: FoodDone = { offered: null, became: {} };
@@ -75,35 +74,20 @@ export const standing = (view: QueenView): Offer[] => [
 ];
 
 /** The feeds to be written for what was done with food, what became of the old before what is new. */
-export const feedsOf = ({ offered, became }: FoodDone, at: Instant): BodyOf<'feed'>[] => [
-  ...Object.entries(became).map(([food, outcome]): BodyOf<'feed'> => ({
-    kind: 'feed',
-    at,
-    food: food as Offer['food'],
-    outcome,
-  })),
+export const feedsOf = (
+  { offered, became }: FoodDone,
+  there: readonly Offer[],
+  at: Instant,
+): BodyOf<'feed'>[] => [
+  ...there.flatMap(({ entryId: offerId, food }): BodyOf<'feed'>[] => {
+    const outcome = became[offerId];
+    return outcome ? [{ kind: 'feed', at, food, outcome, offerId }] : [];
+  }),
   ...(offered ? [{ kind: 'feed', at, food: offered, outcome: 'offered' } as const] : []),
 ];
 
-/** One tap: everything as it was last counted, and she was seen. A water line is not claimed that nobody read. */
-export function noChange(view: QueenView, now: Instant): BodyOf<'look'> {
-  const counts = Object.fromEntries(
-    MILESTONES.flatMap((m) => {
-      const count = view.ledger.counts[m];
-      return count ? [[m, count.range]] : [];
-    }),
-  );
-  const { wetFront, mould } = view.ledger;
-  return {
-    kind: 'look',
-    at: now,
-    queen: 'seen',
-    ...counts,
-    ...(wetFront ? { wetFront: wetFront.value } : {}),
-    ...(mould ? { mould: mould.value } : {}),
-    text: 'no change',
-  };
-}
+/** One tap: everything as it was last counted, and she was seen. */
+export const noChange = (view: QueenView, at: Instant): BodyOf<'look'> => ({ ...asBefore(view.ledger), at });
 
 /** What to check at this tube, and why: what is due, then what is likely to be new. */
 export function checksFor(row: ShelfRow | undefined, view: QueenView, units: Preferences): string[] {

@@ -1,8 +1,10 @@
-import { whyLater, type Due, type Later, type Visit } from '@gentle-burrow/core/agenda';
+import { whyLater, type Due, type Later, type Visit, type Window } from '@gentle-burrow/core/agenda';
 import type { KeeperSettings } from '@gentle-burrow/core/facts';
+import { counted } from '@gentle-burrow/core/words';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { putOff, usePutOff } from '@/data/put-off';
 import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET, WIDE } from '@/theme/tokens';
@@ -14,10 +16,15 @@ import { Said } from '@/ui/Said';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { tubesText } from '@/features/shelf/arrange';
+import { deedKey } from '@/features/log/deed';
+import { TaskAnswers } from '@/features/log/TaskAnswers';
 import { CalendarAddress } from './CalendarAddress';
 import { MyDays } from './MyDays';
 import { planOf, toPrepare, type ShelfPlan } from './plan';
 import { NAMES } from '@/words/names';
+
+/** A deed whose time has come: it can be answered. */
+const open = ({ notBefore }: Due): boolean => new Date(notBefore) <= new Date();
 
 const noon = (day: string) => `${day}T12:00:00.000Z`;
 
@@ -32,23 +39,32 @@ export function Plan() {
   const settings = useSettings();
   const rows = shelf.data;
   const plan = useMemo(() => (rows ? planOf(rows, settings, new Date()) : null), [rows, settings]);
+  const isPutOff = usePutOff();
   if (!rows || rows.length === 0 || !plan) return null;
   const names = new Map(rows.map((r) => [r.queen.id, r.queen.label]));
-  const first = plan.visits[0];
-  const later = plan.visits.slice(FIRST);
+  const waits = (d: Due) => isPutOff(deedKey(d.queenId, d.task));
+  const wanted = (list: readonly Window[]) => (list as Due[]).filter((d) => !waits(d));
+  const visits = plan.visits
+    .map((v) => ({ ...v, windows: wanted(v.windows) }))
+    .filter((v) => v.windows.length > 0);
+  const [timers, unmet] = [wanted(plan.timers), wanted(plan.unmet)];
+  const put = [...plan.timers, ...plan.unmet, ...plan.visits.flatMap((v) => v.windows)] as Due[];
+  const first = visits[0];
+  const later = visits.slice(FIRST);
   return (
     <>
-      {plan.timers.length > 0 ? (
+      {timers.length > 0 ? (
         <Sheet tight>
           <Words kind="heading" level={2}>
             Within hours
           </Words>
-          {plan.timers.map((d) => (
+          {timers.map((d) => (
             <Line
               key={d.id}
               due={d}
               label={names.get(d.queenId) ?? ''}
               until={format(new Date(d.notAfter), 'HH:mm')}
+              answered={open(d)}
             />
           ))}
         </Sheet>
@@ -59,14 +75,14 @@ export function Plan() {
         </Words>
         <Words>
           {first
-            ? `${visitsText(plan.visits.length)} in the next three months; the next ${nearText(noon(first.day))}.`
+            ? `${visitsText(visits.length)} in the next three months; the next ${nearText(noon(first.day))}.`
             : 'Nothing wants you in the next three months.'}
         </Words>
       </Sheet>
-      {plan.visits.slice(0, FIRST).map((v) => (
+      {visits.slice(0, FIRST).map((v) => (
         <VisitSheet key={v.day} visit={v} settings={settings} names={names} />
       ))}
-      {plan.unmet.length > 0 ? <Unmet due={plan.unmet as Due[]} names={names} /> : null}
+      {unmet.length > 0 ? <Unmet due={unmet} names={names} /> : null}
       {later.length > 0 ? (
         <Fold title={`Later: ${visitsText(later.length).toLowerCase()}`}>
           {later.map((v) => (
@@ -74,6 +90,7 @@ export function Plan() {
           ))}
         </Fold>
       ) : null}
+      <PutOff due={put.filter(waits)} names={names} />
       <Resting rows={plan.resting} />
       <Fold title="My days">
         <MyDays settings={settings} />
@@ -126,6 +143,7 @@ function VisitSheet({ visit, settings, names }: VisitSheetProps) {
           label={names.get(d.queenId) ?? ''}
           until={dayText(d.notAfter)}
           later={whyLater(visit, d, { ...settings, zone: zoneNow() })}
+          answered={open(d)}
         />
       ))}
       {shown.length < due.length ? (
@@ -143,26 +161,27 @@ interface LineProps {
   until: string;
   /** Why it is planned for a later day than its best. */
   later?: Later | null;
+  /** It may be done now, so the likely answers stand under it. */
+  answered?: boolean;
 }
 
-function Line({ due, label, until, later = null }: LineProps) {
+function Line({ due, label, until, later = null, answered = false }: LineProps) {
   const p = useBurrow();
   return (
-    <Go
-      to={`/queens/${due.queenId}`}
-      aria-label={`To ${label}`}
-      style={[styles.line, { borderBottomColor: p.rule }]}
-    >
-      <View style={styles.label}>
-        <Words kind="bold">{label}</Words>
-      </View>
-      <View style={styles.fill}>
-        <Said phrase={due.says} />
-        <Words kind="small" soft>
-          {later ? `Planned for this day ${LATER[later]}; by ${until}` : `by ${until}`}
-        </Words>
-      </View>
-    </Go>
+    <View style={[styles.deed, { borderBottomColor: p.rule }]}>
+      <Go to={`/queens/${due.queenId}`} aria-label={`To ${label}`} style={styles.line}>
+        <View style={styles.label}>
+          <Words kind="bold">{label}</Words>
+        </View>
+        <View style={styles.fill}>
+          <Said phrase={due.says} />
+          <Words kind="small" soft>
+            {later ? `Planned for this day ${LATER[later]}; by ${until}` : `by ${until}`}
+          </Words>
+        </View>
+      </Go>
+      {answered ? <TaskAnswers queenId={due.queenId} label={label} due={due} /> : null}
+    </View>
   );
 }
 
@@ -175,9 +194,35 @@ function Unmet({ due, names }: { due: Due[]; names: ReadonlyMap<string, string> 
       </Words>
       <Words kind="small">Find another hour for these, or change your days below.</Words>
       {due.map((d) => (
-        <Line key={d.id} due={d} label={names.get(d.queenId) ?? ''} until={dayText(d.notAfter)} />
+        <Line
+          key={d.id}
+          due={d}
+          label={names.get(d.queenId) ?? ''}
+          until={dayText(d.notAfter)}
+          answered={open(d)}
+        />
       ))}
     </Sheet>
+  );
+}
+
+/** What the keeper wants to be asked about later. */
+function PutOff({ due, names }: { due: readonly Due[]; names: ReadonlyMap<string, string> }) {
+  if (due.length === 0) return null;
+  return (
+    <Fold title={`Put off: ${counted(due.length, 'deed')}`}>
+      {due.map((d) => (
+        <View key={d.id} style={styles.line}>
+          <View style={styles.fill}>
+            <Words kind="bold">{names.get(d.queenId) ?? ''}</Words>
+            <Said phrase={d.says} />
+          </View>
+          <Button compact mode="text" onPress={() => putOff(deedKey(d.queenId, d.task), null)}>
+            Ask me now
+          </Button>
+        </View>
+      ))}
+    </Fold>
   );
 }
 
@@ -196,14 +241,8 @@ function Resting({ rows }: { rows: ShelfPlan['resting'] }) {
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' },
-  line: {
-    flexDirection: 'row',
-    gap: SPACE.m,
-    minHeight: TARGET,
-    alignItems: 'center',
-    borderBottomWidth: 1,
-    paddingVertical: SPACE.xs,
-  },
+  deed: { borderBottomWidth: 1, paddingVertical: SPACE.xs, gap: SPACE.xs },
+  line: { flexDirection: 'row', gap: SPACE.m, minHeight: TARGET, alignItems: 'center' },
   left: { alignSelf: 'flex-start' },
   label: { minWidth: 36 },
   fill: { flex: 1 },

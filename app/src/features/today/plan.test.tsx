@@ -1,7 +1,8 @@
 import { dueAt } from '@gentle-burrow/core/agenda';
 import type { EntryBody } from '@gentle-burrow/core/log';
 import { queenView, shelfRow } from '@gentle-burrow/core/view';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { undoLast } from '@/ui/undo';
 import { CohortPage } from '@/features/cohort/CohortPage';
 import { drop, outboxItems } from '@/data/outbox';
 import { daysAgo, madeQueen, PretendServer, SETTINGS, show } from '../../../test/kit';
@@ -61,6 +62,46 @@ test('visits with what to prepare, then all that rests; my days are kept', async
   fireEvent.click(screen.getByRole('button', { name: /My days/ }));
   fireEvent.click(screen.getByRole('button', { name: 'Sun' }));
   await waitFor(() => expect(server.bodiesOf('/settings')).toMatchObject([{ weekdays: [0] }]));
+});
+
+/** A must-eat queen whose sugar of yesterday nobody has spoken of. */
+const withSugar = () =>
+  madeQueen('M', 40, [
+    look(20, { eggs: { low: 5, high: 5 } }),
+    { kind: 'feed', at: daysAgo(1), food: 'sugar', outcome: 'offered', spot: 'cell', way: 'drop' },
+  ]);
+
+test('a deed is answered where it is asked, by one tap, and that is undone', async () => {
+  const q = withSugar();
+  const server = new PretendServer([q]);
+  show(<Plan />);
+  fireEvent.click(await screen.findByRole('button', { name: 'M: Taken out' }));
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(1));
+  const offer = q.entries.find((e) => e.kind === 'feed');
+  expect(server.bodiesOf('/entries')[0]).toMatchObject({
+    kind: 'feed',
+    food: 'sugar',
+    outcome: 'removed',
+    offerId: offer?.id,
+  });
+  await act(async () => {
+    await undoLast();
+  });
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(2));
+  expect(server.bodiesOf('/entries')[1]).toMatchObject({ kind: 'amendment', replacement: null });
+});
+
+test('what is put off is asked about later, on this device, and at once when the keeper wishes', async () => {
+  const server = new PretendServer([withSugar()]);
+  show(<Plan />);
+  const answer = await screen.findByRole('button', { name: 'M: Taken out' });
+  const group = within(answer.closest('[role="group"]') as HTMLElement);
+  fireEvent.click(group.getByRole('button', { name: 'M: later' }));
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'M: Taken out' })).toBeNull());
+  expect(server.bodiesOf('/entries')).toEqual([]);
+  fireEvent.click(screen.getByRole('button', { name: /^Put off: 1 deed/ }));
+  fireEvent.click(screen.getByRole('button', { name: 'Ask me now' }));
+  expect(await screen.findByRole('button', { name: 'M: Taken out' })).toBeTruthy();
 });
 
 test('of a large visit the first deeds are told on a phone, and all of them when they are asked for', async () => {

@@ -9,7 +9,7 @@ import { useSettings, useShelf } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET, WIDE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { dayText, nearText, zoneNow } from '@/ui/dates';
+import { dayText, momentText, nearText, zoneNow } from '@/ui/dates';
 import { Fold } from '@/ui/Fold';
 import { Go } from '@/ui/Go';
 import { Said } from '@/ui/Said';
@@ -22,6 +22,9 @@ import { CalendarAddress } from './CalendarAddress';
 import { MyDays } from './MyDays';
 import { planOf, toPrepare, type ShelfPlan } from './plan';
 import { NAMES } from '@/words/names';
+
+/** Until when it is to be done. */
+const byText = (at: string): string => (nearText(at) === 'today' ? 'today' : `by ${dayText(at)}`);
 
 /** A deed whose time has come: it can be answered. */
 const open = ({ notBefore }: Due): boolean => new Date(notBefore) <= new Date();
@@ -63,7 +66,7 @@ export function Plan() {
               key={d.id}
               due={d}
               label={names.get(d.queenId) ?? ''}
-              until={format(new Date(d.notAfter), 'HH:mm')}
+              until={`by ${momentText(d.notAfter)}`}
               answered={open(d)}
             />
           ))}
@@ -141,7 +144,7 @@ function VisitSheet({ visit, settings, names }: VisitSheetProps) {
           key={d.id}
           due={d}
           label={names.get(d.queenId) ?? ''}
-          until={dayText(d.notAfter)}
+          until={byText(d.notAfter)}
           later={whyLater(visit, d, { ...settings, zone: zoneNow() })}
           answered={open(d)}
         />
@@ -176,7 +179,7 @@ function Line({ due, label, until, later = null, answered = false }: LineProps) 
         <View style={styles.fill}>
           <Said phrase={due.says} />
           <Words kind="small" soft>
-            {later ? `Planned for this day ${LATER[later]}; by ${until}` : `by ${until}`}
+            {later ? `Planned for this day ${LATER[later]}; ${until}` : until}
           </Words>
         </View>
       </Go>
@@ -198,7 +201,7 @@ function Unmet({ due, names }: { due: Due[]; names: ReadonlyMap<string, string> 
           key={d.id}
           due={d}
           label={names.get(d.queenId) ?? ''}
-          until={dayText(d.notAfter)}
+          until={byText(d.notAfter)}
           answered={open(d)}
         />
       ))}

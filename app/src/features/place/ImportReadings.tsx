@@ -1,5 +1,5 @@
 import type { ReadingsTaken } from '@gentle-burrow/contract';
-import { DATE_ORDERS, lengthOf, type Mapping } from '@gentle-burrow/core/climate';
+import { DATE_ORDERS, lengthOf, SEPARATORS, type Mapping } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
 import { StyleSheet, View } from 'react-native';
@@ -13,7 +13,9 @@ import { FileButton } from '@/ui/FileButton';
 import { Fold } from '@/ui/Fold';
 import { Table } from '@/ui/Table';
 import { Words } from '@/ui/Words';
-import { DECIMALS, ORDER_WORDS } from '@/words/tables';
+import { DECIMALS, ENCODING_WORDS, ORDER_WORDS, SEPARATOR_WORDS } from '@/words/tables';
+import type { Written } from '../../workers/import.worker';
+import { ENCODINGS } from '@/ui/text-file';
 import { useImport, type ReadFile } from './use-import';
 
 /**
@@ -62,8 +64,10 @@ export function ImportReadings({ probe, waits }: { probe: Probe; waits: boolean 
         <Head
           rows={state.rows}
           mapping={state.mapping}
+          written={state.written}
+          onWritten={(written) => file.choose(state.file, written)}
           onMap={file.map}
-          onRead={(mapping) => file.read(state.file, mapping)}
+          onRead={(mapping) => file.read(state.file, state.written, mapping)}
           onLeave={file.again}
         />
       ) : null}
@@ -91,6 +95,8 @@ function Going({ share, says, onStop }: { share: number; says: string; onStop():
 interface HeadProps {
   rows: string[][];
   mapping: Mapping | null;
+  written: Written;
+  onWritten(written: Written): void;
   onMap(mapping: Mapping): void;
   onRead(mapping: Mapping): void;
   onLeave(): void;
@@ -112,7 +118,7 @@ const SHOWN_ROWS = 3;
 const NONE = 'none';
 
 /** What stands in which column, as guessed; the keeper sees the first rows and puts it right. */
-function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
+function Head({ rows, mapping: guessed, written, onWritten, onMap, onRead, onLeave }: HeadProps) {
   const mapping = guessed ?? { ...UNKNOWN, zone: zoneNow() };
   const width = Math.max(1, ...rows.map((r) => r.length));
   const names = Array.from({ length: width }, (_, c) => {
@@ -185,6 +191,18 @@ function Head({ rows, mapping: guessed, onMap, onRead, onLeave }: HeadProps) {
             onChange={(rhUnit) => change({ rhUnit })}
           />
         )}
+        <Choice
+          label="Between the cells"
+          options={SEPARATORS.map((value) => ({ value, label: SEPARATOR_WORDS[value] }))}
+          value={written.separator}
+          onChange={(separator) => onWritten({ ...written, separator })}
+        />
+        <Choice
+          label="Letters"
+          options={ENCODINGS.map((value) => ({ value, label: ENCODING_WORDS[value] }))}
+          value={written.encoding}
+          onChange={(encoding) => onWritten({ ...written, encoding })}
+        />
         <Choice
           label="Decimals"
           options={DECIMALS}

@@ -9,12 +9,12 @@ import { call } from '@/data/network';
 import { put, type Outgoing } from '@/data/outbox';
 import { zoneNow } from '@/ui/dates';
 import { offerUndo } from '@/ui/undo';
-import type { ImportAsk, ImportTold } from '../../workers/import.worker';
+import type { ImportAsk, ImportTold, Written } from '../../workers/import.worker';
 
 type ImportState =
   | { is: 'waiting' }
   | { is: 'looking' }
-  | { is: 'head'; file: File; rows: string[][]; mapping: Mapping | null }
+  | { is: 'head'; file: File; written: Written; rows: string[][]; mapping: Mapping | null }
   | { is: 'reading'; file: File; share: number; rows: number }
   | ({ is: 'read'; file: File } & ReadFile)
   | { is: 'sending'; sent: number; of: number; taken: Counts }
@@ -55,19 +55,27 @@ export function useImport(probeId: string) {
 
   return {
     state,
-    choose(file: File): void {
-      setState({ is: 'looking' });
-      ask({ what: 'look', file, zone: zoneNow(), nowMs: Date.now() }, (told) => {
-        if (told.what === 'head') setState({ is: 'head', file, rows: told.rows, mapping: told.guessed });
+    /** @param written how it is written, as the keeper says; found out when not given */
+    choose(file: File, written?: Written): void {
+      if (!written) setState({ is: 'looking' });
+      ask({ what: 'look', file, written, zone: zoneNow(), nowMs: Date.now() }, (told) => {
+        if (told.what === 'head')
+          setState({
+            is: 'head',
+            file,
+            written: told.written,
+            rows: told.rows,
+            mapping: told.guessed,
+          });
         if (told.what === 'failed') failed(told.reason);
       });
     },
     map(mapping: Mapping): void {
       setState((s) => (s.is === 'head' ? { ...s, mapping } : s));
     },
-    read(file: File, mapping: Mapping): void {
+    read(file: File, written: Written, mapping: Mapping): void {
       setState({ is: 'reading', file, share: 0, rows: 0 });
-      ask({ what: 'read', file, mapping, nowMs: Date.now() }, (told) => {
+      ask({ what: 'read', file, written, mapping, nowMs: Date.now() }, (told) => {
         if (told.what === 'progress') setState({ is: 'reading', file, share: told.share, rows: told.rows });
         if (told.what === 'failed') failed(told.reason);
         if (told.what === 'done') {

@@ -1,6 +1,6 @@
 import type { Fact } from '@gentle-burrow/core/records';
 import type { Place } from '@gentle-burrow/core/facts';
-import type { RefusedRow } from '@gentle-burrow/core/climate';
+import { separatorOf, type RefusedRow } from '@gentle-burrow/core/climate';
 import {
   guessSheet,
   sheetReader,
@@ -13,9 +13,12 @@ import { useMemo, useState } from 'react';
 import type { Stock } from '@gentle-burrow/contract';
 import { call } from '@/data/network';
 import { zoneNow } from '@/ui/dates';
+import { plainText } from '@/ui/text-file';
 
 /** A table that a keeper filled by hand is not longer. */
 const MOST_ROWS = 50_000;
+/** So much of a table tells what stands between its cells. */
+const HEAD_LETTERS = 64 * 1024;
 const MOST_BYTES = 20 * 1024 * 1024;
 
 export interface OpenSheet {
@@ -91,11 +94,14 @@ export function useRead(sheet: OpenSheet, places: readonly Place[], place: Place
 
 async function rowsOf(file: File): Promise<string[][]> {
   if (file.size > MOST_BYTES) throw new Error('The table is larger than 20 MB. Read it in in parts.');
-  const text = await file.text();
+  const text = await (await plainText(file)).text();
   if (text.includes('\u0000'))
     throw new Error('This is no table of text. Save it as CSV in your spreadsheet, and choose that file.');
   // an empty last line would speak against every separator but the comma
-  const { data, errors } = Papa.parse<string[]>(text.trimEnd());
+  const { data, errors } = Papa.parse<string[]>(text.trimEnd(), {
+    newline: '\n',
+    delimiter: separatorOf(text.slice(0, HEAD_LETTERS)) ?? '',
+  });
   const open = errors.find((e) => e.code === 'MissingQuotes');
   if (open)
     throw new Error(

@@ -22,6 +22,7 @@ export { readingsOfLines } from './lines';
 export { wallClock, type WallClock } from './local-time';
 export { lowestAndHighest } from './min-max';
 export { readingFault, type Reading } from './reading';
+export { separatorOf, SEPARATORS, type Separator } from './separator';
 export {
   DATE_ORDERS,
   momentOf,

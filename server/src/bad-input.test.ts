@@ -1,4 +1,5 @@
 import type { Entry } from '@gentle-burrow/core/log';
+import { SaxesParser } from 'saxes';
 import { v7 } from 'uuid';
 import { daysAgo, factsOf, lookEntry, newQueen, testServer } from './test-kit';
 
@@ -67,6 +68,26 @@ test('a change of the stock for a queen that nobody knows is refused', async () 
   const move = { id: v7(), itemId: item.id, at: daysAgo(1), delta: -1, why: 'used', queenId: v7() };
   const answer = await send('POST', '/api/stock/moves', move);
   expect([answer.statusCode, answer.json().error.code]).toEqual([404, 'no-such-queen']);
+});
+
+test('a name with control characters prints on labels that any reader of XML takes', async () => {
+  const odd = newQueen('V\u0007x');
+  odd.queen.batch = 'a\u0001b\u{1F41C}<&';
+  expect((await send('POST', '/api/queens', odd)).statusCode).toBe(201);
+  const answer = await send(
+    'GET',
+    `/api/labels.svg?queens=${odd.queen.id}&sheet=a4-3x8&skip=0&origin=http://localhost:1`,
+  );
+  expect(answer.statusCode).toBe(200);
+  // a strict parser of XML 1.0
+  const words: string[] = [];
+  const parser = new SaxesParser();
+  parser.on('error', (error) => {
+    throw error;
+  });
+  parser.on('text', (text) => words.push(text));
+  parser.write(answer.body).close();
+  expect(words).toEqual(expect.arrayContaining(['Vx', 'ab\u{1F41C}<&']));
 });
 
 test('more labels are left out than a sheet has: said so', async () => {

@@ -20,7 +20,23 @@ const opening = {
   now: () => new Date(Date.now() + ahead),
 };
 
+/** Stops what is open; until then, what is being opened. */
+let stop: (() => Promise<unknown>) | null = null;
+const ending = new AbortController();
+/** Asked to end while it starts, it does not wait for what it opens. */
+function endWhenAsked(): void {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.on(signal, () => {
+      if (ending.signal.aborted) return;
+      ending.abort();
+      // what is written is safe at any moment: a start can be broken off
+      void (stop?.() ?? Promise.resolve()).then(() => process.exit(0));
+    });
+  }
+}
+
 async function run(): Promise<void> {
+  endWhenAsked();
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
     throw new StartError(`PORT is "${env.PORT}", which is not a port. Give a number from 1 to 65535.`);
   }
@@ -29,13 +45,15 @@ async function run(): Promise<void> {
       `BURROW_NOW is "${env.BURROW_NOW}", which is not a moment. Give one like 2026-05-10T18:00:00Z, or leave it out.`,
     );
   }
-  const { url, replayed, aside, stop } = await serve({
+  const { url, replayed, aside, ...served } = await serve({
     ...opening,
+    ending: ending.signal,
     host,
     port,
     hosts: env.BURROW_HOSTS,
     webRoot: env.WEB_ROOT,
   });
+  ({ stop } = served);
   for (const says of aside) console.log(says);
   if (replayed > 0)
     console.log(`${replayed} entries that the database had lost were written again from the journal.`);
@@ -44,20 +62,12 @@ async function run(): Promise<void> {
     console.log(
       'It listens beyond this machine: whoever reaches that address can read everything, exact places too, and write. Open it only in a network that you trust.',
     );
-
-  let stopping = false;
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-    process.on(signal, () => {
-      if (stopping) return;
-      stopping = true;
-      void stop().then(() => process.exit(0));
-    });
-  }
 }
 
 try {
   await (process.argv.includes('--prepare') ? prepare(opening) : run());
 } catch (error) {
+  if (ending.signal.aborted) process.exit(0);
   console.error(error instanceof StartError ? error.message : error);
   process.exit(1);
 }

@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
@@ -41,6 +42,8 @@ interface Serving extends Opening {
   /** Further names under which it may be asked, by commas. */
   hosts?: string | undefined;
   webRoot?: string | undefined;
+  /** Aborted when it is to end before it is open. */
+  ending?: AbortSignal | undefined;
   /** Threads that project; of its own when not given. */
   pool?: Projector | undefined;
 }
@@ -98,10 +101,13 @@ export async function prepare(opening: Opening): Promise<void> {
 }
 
 /** Making a PGlite directory takes memory that the process would keep: a child makes it and leaves. */
-function prepareInChild(opening: Opening): void {
+async function prepareInChild(opening: Opening, signal?: AbortSignal): Promise<void> {
   console.log('Making the data directory …');
-  const child = spawnSync(process.execPath, [...process.execArgv, program, '--prepare'], {
+  const child = spawn(process.execPath, [...process.execArgv, program, '--prepare'], {
     stdio: 'inherit',
+    // who is asked to end meanwhile ends the child too: what it has made so far is made anew at the next start
+    signal,
+    killSignal: 'SIGKILL',
     env: {
       ...process.env,
       BURROW_DATA: dataDirOf(opening),
@@ -109,8 +115,8 @@ function prepareInChild(opening: Opening): void {
       BURROW_NOW: opening.now().toISOString(),
     },
   });
-  if (child.status !== 0)
-    throw new StartError('The data directory could not be made. The lines above say why.');
+  const [status] = (await once(child, 'exit')) as [number | null];
+  if (status !== 0) throw new StartError('The data directory could not be made. The lines above say why.');
 }
 
 /**
@@ -120,7 +126,7 @@ function prepareInChild(opening: Opening): void {
 export async function serve(serving: Serving): Promise<Served> {
   const { host, port, demo, now } = serving;
   if (!serving.databaseUrl && !existsSync(join(dataDirOf(serving), 'db', 'PG_VERSION')))
-    prepareInChild(serving);
+    await prepareInChild(serving, serving.ending);
   const { store, replayed, aside, shelfFile } = await openAt(serving);
   if (demo) await seedDemo(store, now());
 

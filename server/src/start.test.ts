@@ -73,6 +73,25 @@ test('an acknowledged entry survives kill -9', async () => {
   expect(detail.view.outlook).not.toBeNull(); // computed by a real worker thread
 }, 120_000);
 
+test('asked to end in the midst of its first start it ends at once, and starts whole the next time', async () => {
+  const first = start({ BURROW_DEMO: '1' });
+  await new Promise<void>((resolve) =>
+    first.server.stdout.on('data', (d: Buffer) => {
+      if (d.toString().includes('Making the data directory')) resolve();
+    }),
+  );
+  // while a child makes it
+  const asked = Date.now();
+  first.server.kill('SIGTERM');
+  const { code } = await first.ended;
+  expect(code).toBe(0);
+  expect(Date.now() - asked).toBeLessThan(5000);
+  const second = start({ BURROW_DEMO: '1' });
+  const base = await second.address;
+  const shelf = (await (await fetch(`${base}/api/shelf`)).json()) as { rows: unknown[] };
+  expect(shelf.rows.length).toBeGreaterThan(10);
+}, 60_000);
+
 test('a busy port is one clear sentence', async () => {
   const taken = createServer().listen(0, '127.0.0.1');
   await new Promise((r) => taken.once('listening', r));

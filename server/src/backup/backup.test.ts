@@ -20,7 +20,9 @@ import { ZipFile } from 'yazl';
 import type { Fact } from '../db/facts';
 import { daysAgo, factsOf, lookEntry, newQueen, NOW, picture, testServer } from '../test-kit';
 import type { Store } from '../db/store';
+import { bringBack } from './bring-back';
 import { DailyBackups, readBack } from './daily';
+import { openBrought } from './read-archive';
 
 let here: Awaited<ReturnType<typeof testServer>>;
 let there: Awaited<ReturnType<typeof testServer>>;
@@ -257,6 +259,49 @@ describe('a damaged file', () => {
     writeFileSync(at('picture.jsonl'), await picture('#000000'));
     expect((await send(there, 'picture.jsonl')).json().error.code).toBe('not-a-backup');
     expect((await send(there, 'whole.zip', '', 'application/json')).statusCode).toBe(400);
+  });
+
+  /** The whole backup with other bytes for those of its names and headers. */
+  function forged(name: string, change: (zip: Buffer) => void): string {
+    const zip = readFileSync(at('whole.zip'));
+    change(zip);
+    writeFileSync(at(name), zip);
+    return name;
+  }
+  const renamed = (to: string) => (zip: Buffer) => {
+    for (let i = zip.indexOf('facts.jsonl'); i >= 0; i = zip.indexOf('facts.jsonl', i + 1)) zip.write(to, i);
+  };
+  test.each([
+    ['../ts.jsonl', /leads out of its folder/],
+    ['/acts.jsonl', /leads out of its folder/],
+    ['..\\ts.jsonl', /leads out of its folder/],
+  ])('a zip with the name %s is refused with a sentence', async (name, says) => {
+    const answer = await send(there, forged('name.zip', renamed(name)));
+    expect([answer.statusCode, answer.json().error.message]).toEqual([422, expect.stringMatching(says)]);
+  });
+
+  test('an encrypted zip, and one of nonsense after the first bytes, are refused with a sentence', async () => {
+    // APPNOTE 4.4.4: bit 0 of the flags, 8 bytes into a central header of which the name begins at 46
+    const encrypted = forged('encrypted.zip', (zip) => {
+      const header = zip.lastIndexOf('facts.jsonl') - 46;
+      zip.writeUInt16LE(zip.readUInt16LE(header + 8) | 1, header + 8);
+    });
+    const answer = await send(there, encrypted);
+    expect([answer.statusCode, answer.json().error.message]).toEqual([
+      422,
+      expect.stringMatching(/encrypted/),
+    ]);
+    const nonsense = forged('nonsense.zip', (zip) => zip.fill(0x55, 40, zip.length - 40));
+    expect((await send(there, nonsense)).statusCode).toBe(422);
+  });
+
+  test('more than the memory holds is refused before it fills it, and says what to do', async () => {
+    const file = await openBrought(at('whole.zip'));
+    const small = { facts: 500_000, bytes: 500, readingLines: 1000 };
+    await expect(bringBack(there.store, file, { take: true, prefer: 'here' }, small)).rejects.toThrow(
+      /more in this file than this server can sort out.*parts/,
+    );
+    file.close();
   });
 });
 

@@ -1,3 +1,4 @@
+import { getHeapStatistics } from 'node:v8';
 import { KEPT_THINGS, type BroughtBack, type KeptThing, type Preference } from '@gentle-burrow/contract';
 import { InputError } from '@gentle-burrow/core/quantity';
 import {
@@ -22,8 +23,20 @@ import type { Brought, BroughtLine } from './read-archive';
 const NAMED = 100;
 /** So many are written at once: others have their turn between. */
 const CHUNK = 200;
-/** A log of ten thousand queens; more would fill the memory. */
-const MOST_FACTS = 500_000;
+/** What is sorted out at once; more would fill the memory. */
+export interface Most {
+  facts: number;
+  /** Their text; as objects they take about five times as much. */
+  bytes: number;
+  readingLines: number;
+}
+
+/** A log of ten thousand queens, and no more than the memory holds that this server was given: a small zip may unpack to anything. */
+const MOST: Most = {
+  facts: 500_000,
+  bytes: getHeapStatistics().heap_size_limit / 10,
+  readingLines: 1_000_000,
+};
 
 type Counts = { fresh: number; same: number; contradictory: number };
 
@@ -54,6 +67,7 @@ export async function bringBack(
   store: Beside,
   file: Brought,
   how: { take: boolean; prefer: Preference },
+  most: Most = MOST,
 ): Promise<BroughtBack> {
   const counts = new Map<KeptThing, Counts>();
   const of = (what: KeptThing): Counts => {
@@ -69,7 +83,7 @@ export async function bringBack(
   };
   const refuseLine = ({ line, reason }: RefusedLine) => refuse(`Line ${line}`, reason);
 
-  const looked = await look(store, file, refuseLine);
+  const looked = await look(store, file, refuseLine, most);
   const { sorted } = looked;
   sorted.refused.forEach(refuseLine);
   for (const [kind, n] of sorted.same) of(kind).same += n;
@@ -137,22 +151,30 @@ export async function bringBack(
 }
 
 /** Reads every line, and holds what it says against what is here. */
-async function look(store: Beside, file: Brought, refuse: (line: RefusedLine) => void): Promise<Looked> {
+async function look(
+  store: Beside,
+  file: Brought,
+  refuse: (line: RefusedLine) => void,
+  most: Most,
+): Promise<Looked> {
   const given: Numbered[] = [];
   const readings = new Set<number>();
   let lines = 0;
+  let bytes = 0;
   for await (const one of unhurried(file.lines())) {
     if (one.text?.trim() === '') continue;
     lines++;
     const fact = factIn(one);
     if ('reason' in fact) refuse(fact);
     else if (fact.fact.fact === 'readings') readings.add(one.line);
-    else if (isById(fact.fact)) given.push(fact);
-    else refuse({ line: one.line, reason: 'What was taken back once is no part of a log.' });
-    if (given.length > MOST_FACTS)
+    else if (isById(fact.fact)) {
+      given.push(fact);
+      bytes += one.text?.length ?? 0;
+    } else refuse({ line: one.line, reason: 'What was taken back once is no part of a log.' });
+    if (given.length > most.facts || bytes > most.bytes || readings.size > most.readingLines)
       throw new Refusal(
         'too-large',
-        `There are more than ${MOST_FACTS} facts in it. Bring it back in parts.`,
+        `There is more in this file than this server can sort out at once (${most.facts.toLocaleString('en')} facts, ${Math.round(most.bytes / 1e6)} MB of them). Split it into parts, or start the server with more memory (NODE_OPTIONS=--max-old-space-size=4096).`,
       );
   }
   if (lines > 0 && given.length + readings.size === 0) throw new Refusal('not-a-backup');

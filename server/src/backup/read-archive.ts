@@ -85,12 +85,16 @@ async function openZip(file: string): Promise<Brought> {
 }
 
 async function whatIsIn(zip: ZipFile): Promise<Brought> {
-  const entries = new Map<string, Entry>();
+  const entries = await entriesOf(zip);
   const warnings: string[] = [];
-  for await (const entry of zip.eachEntry()) entries.set(entry.fileName, entry);
   const manifest = await manifestIn(zip, entries.get(MANIFEST_FILE));
   const facts = entries.get(FACTS_FILE);
   if (!facts) throw new Refusal('not-a-backup');
+  if (facts.isEncrypted())
+    throw new Refusal(
+      'not-a-backup',
+      'This file is encrypted. Unpack it with its password first, and choose what was in it.',
+    );
   const sums = new Map(manifest?.files.map((f) => [f.name, f.sha256]));
   if (!manifest)
     warnings.push(
@@ -127,6 +131,24 @@ async function whatIsIn(zip: ZipFile): Promise<Brought> {
     warnings,
     close: () => zip.close(),
   };
+}
+
+async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  const entries = new Map<string, Entry>();
+  try {
+    for await (const entry of zip.eachEntry()) entries.set(entry.fileName, entry);
+  } catch (error) {
+    const name = /(relative path|absolute path|characters in fileName): (.{1,80})/.exec(
+      (error as Error).message,
+    );
+    if (name)
+      throw new Refusal(
+        'not-a-backup',
+        `“${name[2]}” in this file leads out of its folder, as nothing in a backup does. Choose another file.`,
+      );
+    unreadable();
+  }
+  return entries;
 }
 
 async function manifestIn(zip: ZipFile, entry: Entry | undefined): Promise<Manifest | null> {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { closeSync, existsSync, openSync, readFileSync, readSync, renameSync, statSync } from 'node:fs';
+import { closeSync, existsSync, openSync, readSync, renameSync, statSync } from 'node:fs';
 import { DISK, type Disk } from './disk';
 import type { Fact } from './facts';
 
@@ -9,6 +9,9 @@ interface Garbage {
   line: number;
   bytes: Buffer;
 }
+
+/** A line of a journal, and the byte behind it. */
+export type JournalLine<F> = { fact: F; end: number } | { garbage: Garbage; end: number };
 
 /** How far a journal has been written into a database. */
 export interface Reached {
@@ -35,10 +38,11 @@ export class Journal<F = Fact> {
     readonly file: string,
     private readonly disk: Disk = DISK,
   ) {
-    this.torn = existsSync(file) ? tornTail(file) : Buffer.alloc(0);
+    const torn = existsSync(file) ? tornTail(file) : { bytes: Buffer.alloc(0), length: 0 };
+    this.torn = torn.bytes;
     this.handle = openSync(file, 'a');
-    this.position = statSync(file).size - this.torn.length;
-    if (this.torn.length > 0) this.disk.truncate(this.handle, this.position);
+    this.position = statSync(file).size - torn.length;
+    if (torn.length > 0) this.disk.truncate(this.handle, this.position);
   }
 
   /** Nothing has ever been written to it. */
@@ -78,27 +82,22 @@ export class Journal<F = Fact> {
     this.ragged = false;
   }
 
-  /** Everything that was written behind a position, and the lines among it that are none. */
-  since(position: number): { facts: F[]; garbage: Garbage[] } {
-    const whole = readFileSync(this.file);
-    const facts: F[] = [];
-    const garbage: Garbage[] = [];
-    let line = 1 + countLines(whole.subarray(0, position));
-    for (let from = position; from < this.position; line++) {
-      const end = whole.indexOf(0x0a, from);
-      const until = end < 0 ? this.position : end;
-      const bytes = whole.subarray(from, until);
-      from = until + 1;
+  /**
+   * Each line that was written behind a position, one after the other: a journal may be longer than what fits the memory, or one buffer.
+   */
+  *since(position: number): Generator<JournalLine<F>> {
+    let line = 0;
+    for (const { bytes, end } of linesOf(this.file, position, this.position)) {
+      line++;
       if (bytes.length === 0) continue;
       try {
         const fact: unknown = JSON.parse(bytes.toString('utf8'));
         if (typeof fact !== 'object' || fact === null) throw new Error('no object');
-        facts.push(fact as F);
+        yield { fact: fact as F, end };
       } catch {
-        garbage.push({ line, bytes: Buffer.from(bytes) });
+        yield { garbage: { line: line + countLines(this.file, position), bytes: Buffer.from(bytes) }, end };
       }
     }
-    return { facts, garbage };
   }
 
   /** Writes it anew, whole or not at all: a new file in the place of the old one. */
@@ -165,13 +164,83 @@ export class Journal<F = Fact> {
 /** Enough for the last fact with its id, which no other journal has. */
 const MARK_BYTES = 4096;
 
-function tornTail(file: string): Buffer {
-  const bytes = readFileSync(file);
-  return Buffer.from(bytes.subarray(bytes.lastIndexOf(0x0a) + 1));
+/** So much is read at once. */
+const BLOCK_BYTES = 1024 * 1024;
+/** No fact is longer: of what is, no more is kept. */
+const LONGEST_LINE = 64 * 1024 * 1024;
+
+/** What stands behind the last line end, and how long it is: found from the end, however long the file is. */
+function tornTail(file: string): { bytes: Buffer; length: number } {
+  const { size } = statSync(file);
+  const parts: Buffer[] = [];
+  let kept = 0;
+  for (const { block, at } of blocksBackwards(file, size)) {
+    const newline = block.lastIndexOf(0x0a);
+    const part = block.subarray(newline + 1);
+    if (kept < LONGEST_LINE) parts.unshift(Buffer.from(part));
+    kept += part.length;
+    if (newline >= 0) return { bytes: Buffer.concat(parts), length: size - (at + newline + 1) };
+  }
+  return { bytes: Buffer.concat(parts), length: size };
 }
 
-function countLines(bytes: Buffer): number {
+function* blocksBackwards(file: string, size: number): Generator<{ block: Buffer; at: number }> {
+  const handle = openSync(file, 'r');
+  try {
+    for (let end = size; end > 0;) {
+      const at = Math.max(0, end - BLOCK_BYTES);
+      const block = Buffer.alloc(end - at);
+      readSync(handle, block, 0, block.length, at);
+      yield { block, at };
+      end = at;
+    }
+  } finally {
+    closeSync(handle);
+  }
+}
+
+function* blocks(file: string, from: number, until: number): Generator<Buffer> {
+  const handle = openSync(file, 'r');
+  try {
+    const block = Buffer.alloc(BLOCK_BYTES);
+    for (let at = from; at < until;) {
+      const read = readSync(handle, block, 0, Math.min(block.length, until - at), at);
+      if (read === 0) return;
+      yield block.subarray(0, read);
+      at += read;
+    }
+  } finally {
+    closeSync(handle);
+  }
+}
+
+/** The lines between two positions, without their ends. */
+function* linesOf(file: string, from: number, until: number): Generator<{ bytes: Buffer; end: number }> {
+  let begun: Buffer[] = [];
+  let length = 0;
+  let at = from;
+  const add = (part: Buffer) => {
+    length += part.length;
+    if (length <= LONGEST_LINE) begun.push(Buffer.from(part));
+  };
+  for (const block of blocks(file, from, until)) {
+    let begins = 0;
+    for (let end = block.indexOf(0x0a); end >= 0; end = block.indexOf(0x0a, begins)) {
+      add(block.subarray(begins, end));
+      yield { bytes: Buffer.concat(begun), end: at + end + 1 };
+      begun = [];
+      length = 0;
+      begins = end + 1;
+    }
+    if (begins < block.length) add(block.subarray(begins));
+    at += block.length;
+  }
+  if (length > 0) yield { bytes: Buffer.concat(begun), end: at };
+}
+
+function countLines(file: string, until: number): number {
   let n = 0;
-  for (let i = bytes.indexOf(0x0a); i >= 0; i = bytes.indexOf(0x0a, i + 1)) n++;
+  for (const block of blocks(file, 0, until))
+    for (let i = block.indexOf(0x0a); i >= 0; i = block.indexOf(0x0a, i + 1)) n++;
   return n;
 }

@@ -81,6 +81,8 @@ export class Photos {
     if (this.files) needRoom(this.files.disk, this.files.root);
     const whole = await shrink(bytes);
     await this.refuseOther(about, whole);
+    // making it smaller takes seconds, in which others write
+    if (this.files) needRoom(this.files.disk, this.files.root);
     if (this.files) await keepFile(this.files.photos, nameOf(about), whole);
     await this.store(about, whole);
   }
@@ -99,8 +101,8 @@ export class Photos {
     // one of another origin is made like ours: it may tell where it was taken
     if (!(await isOurs(bytes))) return this.keep(about, bytes);
     if (!(await this.knows(about.queenId))) throw new Refusal('no-such-queen');
-    if (this.files) needRoom(this.files.disk, this.files.root);
     await this.refuseOther(about, bytes);
+    if (this.files) needRoom(this.files.disk, this.files.root);
     if (this.files) await keepFile(this.files.photos, nameOf(about), bytes);
     await this.store(about, bytes);
   }

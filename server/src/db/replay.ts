@@ -44,32 +44,39 @@ export async function replay<F>(db: Db, of: Replaying<F>): Promise<number> {
       journal.torn,
       `The end of ${name} was cut off while it was written; it had not been acknowledged.`,
     );
-  const { facts, garbage } = journal.since(reached && journal.goesOnFrom(reached) ? reached.bytes : 0);
-  for (const { line, bytes } of garbage)
-    aside.copy(name, bytes, `Line ${line} of ${name} cannot be read: it is damaged.`);
-  const sound = facts.filter((fact) => {
-    const read = schema.safeParse(fact);
-    if (!read.success)
-      setAside(fact, `does not have the right shape (${read.error.issues[0]?.message ?? ''})`);
-    return read.success;
-  });
+  const from = reached && journal.goesOnFrom(reached) ? reached.bytes : 0;
+  let written = 0;
+  let stuck: { fact: F; why: string }[] = [];
+  const write = (some: readonly F[]) => db.transaction((tx) => of.write(tx, some));
+  let chunk: F[] = [];
+  const writeChunk = async (end: number) => {
+    const some = chunk;
+    chunk = [];
+    if (some.length === 0) return;
+    try {
+      written += await write(some);
+    } catch (error) {
+      refusalOf(error);
+      for (const fact of some) written += await alone(fact);
+    }
+    of.progress?.((end - from) / (journal.position - from));
+  };
+  for (const one of journal.since(from)) {
+    if ('garbage' in one) {
+      const { line, bytes } = one.garbage;
+      aside.copy(name, bytes, `Line ${line} of ${name} cannot be read: it is damaged.`);
+      continue;
+    }
+    const read = schema.safeParse(one.fact);
+    if (read.success) chunk.push(one.fact);
+    else setAside(one.fact, `does not have the right shape (${read.error.issues[0]?.message ?? ''})`);
+    if (chunk.length >= of.chunk) await writeChunk(one.end);
+  }
+  await writeChunk(journal.position);
   function setAside(fact: F, why: string): void {
     aside.copy(name, Buffer.from(JSON.stringify(fact)), `A line of ${name} ${why}.`);
   }
 
-  const write = (some: readonly F[]) => db.transaction((tx) => of.write(tx, some));
-  let written = 0;
-  let stuck: { fact: F; why: string }[] = [];
-  for (let i = 0; i < sound.length; i += of.chunk) {
-    const chunk = sound.slice(i, i + of.chunk);
-    try {
-      written += await write(chunk);
-    } catch (error) {
-      refusalOf(error);
-      for (const fact of chunk) written += await alone(fact);
-    }
-    of.progress?.((i + chunk.length) / sound.length);
-  }
   // what stood before the thing that it is about
   for (let before = Infinity; stuck.length > 0 && stuck.length < before;) {
     before = stuck.length;

@@ -44,6 +44,7 @@ import {
 } from './readings';
 import { OF_FACTS, OF_READINGS, replay, type Replayed } from './replay';
 import { gather, toHome, toMove, toPlace, toQueen } from './rows';
+import { worthTidying } from './tidy-readings';
 import { writeFacts } from './write-facts';
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -115,8 +116,15 @@ export class Store {
         () => allReadings(this.open.db),
         progress,
       );
+      if (await worthTidying(this.open.db, this.files)) await this.tidyReadings(readings);
     }
     return { replayed: replayed + (await this.photos.prepare()) };
+  }
+
+  /** Writes the readings anew, a line a day. */
+  async tidyReadings(readings: DataFiles['readings']): Promise<void> {
+    await readings.writeAnew(allReadings(this.open.db));
+    await this.remember(this.open.db, 'readings-journal', readings);
   }
 
   /** Brings a database and a journal to the same. */

@@ -2,7 +2,11 @@ import { placeLabels, type LabelSheet } from '@gentle-burrow/core/labels';
 import { designLabel, type LabelText } from './design';
 import type { Faces } from './fonts';
 
-const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
+/** What no XML may hold, not even escaped: control characters, and halves of letters (XML 1.0, production 2). */
+const NOT_IN_XML = /[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu;
+
+const escaped = (text: string): string =>
+  text.replace(NOT_IN_XML, '').replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const n = (mm: number): string => String(Math.round(mm * 1000) / 1000);
 

@@ -37,10 +37,10 @@ async function run(): Promise<number> {
     });
     for (const says of aside) console.log(says);
     try {
-      const found = await bringBack(store, file, { take: false, prefer });
+      const found = await bringBack(store, file, { take: false, prefer, now: new Date() });
       console.log(told(path, found, prefer));
       if (values.look) return found.refusedCount > 0 ? 1 : 0;
-      const taken = await bringBack(store, file, { take: true, prefer });
+      const taken = await bringBack(store, file, { take: true, prefer, now: new Date() });
       console.log(told(path, taken, prefer));
       return taken.refusedCount > 0 ? 1 : 0;
     } finally {

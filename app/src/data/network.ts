@@ -1,5 +1,6 @@
 import type { ErrorBody } from '@gentle-burrow/contract';
 import { onlineManager } from '@tanstack/react-query';
+import { noteServerClock } from './clock';
 
 const RETRY_MS = 3000;
 /** So long the server may take to say that it is there, and to answer anything else. */
@@ -21,8 +22,10 @@ async function within<T>(ms: number, work: (signal: AbortSignal) => Promise<T>):
 /** Whether the server answers at all; a network that answers everything with a page of its own is no server. */
 export const isThere = (): Promise<boolean> =>
   within(THERE_MS, async (signal) => {
+    const asked = Date.now();
     const response = await fetch('/api/health', { cache: 'no-store', signal });
-    await response.json();
+    const { now } = (await response.json()) as { now?: string };
+    if (now !== undefined) noteServerClock(now, asked, Date.now());
     return response.ok;
   }).catch(() => false);
 
@@ -57,6 +60,7 @@ export class RefusedError extends Error {
     readonly status: number,
     message: string,
     readonly field?: string,
+    readonly code?: string,
   ) {
     super(message);
   }
@@ -92,6 +96,7 @@ export async function call<T>(path: string, init?: Sent): Promise<T> {
     response.status,
     error?.message ?? `The server refused (${response.status}).`,
     error?.field,
+    error?.code,
   );
 }
 

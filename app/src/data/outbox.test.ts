@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS } from '@gentle-burrow/core/facts';
 import { onlineManager } from '@tanstack/react-query';
+import { isThere } from './network';
 import { forgetPhoto, keepPhoto } from './photos';
 import {
   drop,
@@ -350,5 +351,60 @@ test('an entry that waits since before entries were sent together is sent like o
     await next.openOutbox();
     expect(next.outboxItems().map((i) => i.out)).toEqual([{ what: 'entries', entries: [entry] }]);
     await next.drop('0');
+  });
+});
+
+describe('where the clocks differ', () => {
+  const HOUR = 3_600_000;
+  const note = (): Outgoing => {
+    const at = new Date().toISOString();
+    const ids = {
+      id: '018f0000-0000-7000-9000-00000000000a',
+      queenId: '018f0000-0000-7000-8000-000000000001',
+    };
+    return { what: 'entries', entries: [{ kind: 'note', ...ids, at, loggedAt: at, text: 'x' }] };
+  };
+  /** A server whose clock is behind by so much, and that takes nothing of the future. */
+  function serverBehind(ms: number) {
+    const bodies: { entries: { at: string; ownAt?: string }[] }[] = [];
+    const clock = { behindMs: ms };
+    globalThis.fetch = jest.fn(async (url: string, init?: { body: string }) => {
+      const now = Date.now() - clock.behindMs;
+      if (!init || url.endsWith('/health')) return answer(200, { now: new Date(now).toISOString() });
+      const body = JSON.parse(init.body) as (typeof bodies)[number];
+      if (body.entries.some((e) => Date.parse(e.at) > now + 600_000))
+        return answer(422, { error: { code: 'in-the-future', message: 'It lies in the future.' } });
+      bodies.push(body);
+      return answer(200, {});
+    }) as never;
+    return { bodies, clock };
+  }
+  afterEach(async () => {
+    serverBehind(0);
+    await isThere();
+  });
+
+  test('up to a day it is allowed for: the entry goes with the right time, and its own beside it', async () => {
+    const { bodies } = serverBehind(HOUR);
+    const before = Date.now();
+    await put(note());
+    await flush();
+    expect(outboxItems()).toEqual([]);
+    const [sentNow] = bodies[0]?.entries ?? [];
+    expect(Math.abs(Date.parse(sentNow?.at ?? '') - (before - HOUR))).toBeLessThan(60_000);
+    expect(Date.parse(sentNow?.ownAt ?? '')).toBeGreaterThanOrEqual(before);
+  });
+
+  test('of more than a day nobody knows who is right: it waits, and goes when the clock is set', async () => {
+    const { bodies, clock } = serverBehind(56 * 365 * 24 * HOUR);
+    await put(note());
+    await flush();
+    expect(bodies).toEqual([]);
+    expect(outboxItems()).toMatchObject([{ out: { what: 'entries' } }]);
+    expect(outboxItems()[0]).not.toHaveProperty('refused');
+    clock.behindMs = 0;
+    await flush();
+    expect(outboxItems()).toEqual([]);
+    expect(bodies[0]?.entries[0]).not.toHaveProperty('ownAt');
   });
 });

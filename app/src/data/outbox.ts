@@ -7,6 +7,7 @@ import { onlineManager } from '@tanstack/react-query';
 import { createStore, del, entries, set, setMany, type UseStore } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
+import { allowedFor, canBeAllowedFor, clockAheadMs } from './clock';
 import { apart } from './example';
 import { call, isThere, RefusedError } from './network';
 import { isLoosePhoto, sendPhoto } from './photos';
@@ -35,6 +36,8 @@ export interface OutboxItem {
   refused?: string;
   /** So often the server failed over it. */
   failed?: number;
+  /** The clock of this device was wrong, and its times are put right: sent again it must be the same. */
+  clocked?: true;
 }
 
 /** So often the server fails over one thing, or it cannot be sent although the server answers, before what stands behind it goes on. */
@@ -182,10 +185,20 @@ async function withLock(work: () => Promise<void>): Promise<void> {
 
 async function sendAll(): Promise<void> {
   for (let item = nextToSend(); item; item = nextToSend()) {
+    if (await putRight(item)) continue;
     try {
       await send(item.out);
     } catch (error) {
       const refusal = error instanceof RefusedError ? error : null;
+      if (refusal?.code === IN_THE_FUTURE && !item.clocked && (await isThere())) {
+        // the two clocks were not known to differ
+        if (await putRight(item)) continue;
+        if (!canBeAllowedFor(clockAheadMs())) {
+          hold(CLOCKS_DIFFER);
+          flushIn(AGAIN_MS);
+          return;
+        }
+      }
       // whoever watches the connection has it sent when the server is there again
       if (!refusal && !(await isThere())) return;
       if (refusal && NOT_NOW.has(refusal.status)) {
@@ -207,6 +220,19 @@ async function sendAll(): Promise<void> {
     await Promise.allSettled([...sentListeners].map((l) => l(item.out)));
     await drop(item.id);
   }
+}
+
+const IN_THE_FUTURE = 'in-the-future';
+const CLOCKS_DIFFER =
+  'The clock of this device and that of the server differ by more than a day. Set the one that is wrong.';
+
+/** Times by a clock that is wrong are put right before they are sent, once. @returns whether they were */
+async function putRight(item: OutboxItem): Promise<boolean> {
+  const ahead = clockAheadMs();
+  if (ahead === 0 || item.clocked || !canBeAllowedFor(ahead)) return false;
+  const out = allowedFor(item.out, ahead);
+  await keep({ ...item, out, clocked: true });
+  return true;
 }
 
 const nextToSend = () => items.find((i) => i.refused === undefined);

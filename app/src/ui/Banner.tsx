@@ -2,6 +2,8 @@ import { onlineManager } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
+import { counted } from '@gentle-burrow/core/words';
+import { canBeAllowedFor, useClockAhead } from '@/data/clock';
 import { EXAMPLE, showExample } from '@/data/example';
 import { drop, sendAgain, takeUp, useHeld, useLoose, useOutbox, type OutboxItem } from '@/data/outbox';
 import { useBurrow } from '@/theme/theme';
@@ -25,8 +27,9 @@ export function Banner() {
   const held = useHeld();
   const loose = useLoose();
   const where = loose ? 'waiting on this page' : 'kept here';
+  const ahead = useClockAhead();
   const keptBack = online && held !== null && waiting > 0;
-  if (online && !keptBack && refused.length === 0 && !EXAMPLE) return null;
+  if (online && !keptBack && refused.length === 0 && !EXAMPLE && ahead === 0) return null;
   return (
     <View role="status" style={[styles.banner, { backgroundColor: p.amberWash, borderBottomColor: p.amber }]}>
       {EXAMPLE ? (
@@ -57,6 +60,14 @@ export function Banner() {
           </Words>
         </View>
       ) : null}
+      {ahead === 0 ? null : (
+        <View style={styles.row}>
+          <Icon source="clock-alert-outline" size={18} color={p.amber} />
+          <Words kind="small" style={styles.fill}>
+            {clockText(ahead)}
+          </Words>
+        </View>
+      )}
       {loose && (!online || keptBack || refused.length > 0) ? (
         <Words kind="small">
           This browser could not store it: leave this page open until it is sent, or it is lost.
@@ -73,6 +84,21 @@ export function Banner() {
       ) : null}
     </View>
   );
+}
+
+/** That the two clocks differ, by how much, and what becomes of it. */
+function clockText(aheadMs: number): string {
+  const minutes = Math.round(Math.abs(aheadMs) / 60_000);
+  const by =
+    minutes < 120
+      ? counted(minutes, 'minute')
+      : minutes < 2 * 1440
+        ? counted(Math.round(minutes / 60), 'hour')
+        : counted(Math.round(minutes / 1440), 'day');
+  const differ = `The clock of this device is ${by} ${aheadMs > 0 ? 'ahead of' : 'behind'} the server’s.`;
+  return canBeAllowedFor(aheadMs)
+    ? `${differ} Entries are saved with the server’s time. Set the clock that is wrong.`
+    : `${differ} Dates on this page may be wrong. Set the clock that is wrong.`;
 }
 
 /** More at once would push the page off the screen. */

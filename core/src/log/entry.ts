@@ -8,8 +8,14 @@ export type BodyOf<K extends KindName> = z.infer<SchemaOf<K>>;
 /** What an entry says, without who it is about or when it was written. */
 export type EntryBody = { [K in KindName]: BodyOf<K> }[KindName];
 
-const head = { id: idSchema, queenId: idSchema, loggedAt: instantSchema };
-type Head = { id: string; queenId: string; loggedAt: string };
+const head = {
+  id: idSchema,
+  queenId: idSchema,
+  loggedAt: instantSchema,
+  /** What the clock of the device showed, where that was known to be wrong and `at` is put right. */
+  ownAt: instantSchema.optional(),
+};
+type Head = { id: string; queenId: string; loggedAt: string; ownAt?: string | undefined };
 
 const listed = (names: readonly string[]): string =>
   `${names.slice(0, -1).join(', ')} or ${names[names.length - 1] ?? ''}`;

@@ -295,6 +295,19 @@ describe('a damaged file', () => {
     expect((await send(there, nonsense)).statusCode).toBe(422);
   });
 
+  test('what lies in the future is refused, as at the door', async () => {
+    const one = newQueen('Later');
+    const log = [
+      ...factsOf(one),
+      { fact: 'entry', value: { ...lookEntry(one.queen.id, 1), at: '2031-01-01T00:00:00.000Z' } },
+    ];
+    writeFileSync(at('later.jsonl'), log.map((f) => JSON.stringify(f)).join('\n'));
+    const answer = told(await send(there, 'later.jsonl'));
+    expect(answer.refused).toEqual([
+      { where: `Line ${log.length}`, reason: expect.stringMatching(/lies in the future/) },
+    ]);
+  });
+
   test('more than the memory holds is refused before it fills it, and says what to do', async () => {
     const file = await openBrought(at('whole.zip'));
     const small = { facts: 500_000, bytes: 500, readingLines: 1000 };

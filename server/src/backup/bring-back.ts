@@ -15,6 +15,7 @@ import type { Fact } from '../db/facts';
 import { refusalOf } from '../db/replay';
 import type { Store } from '../db/store';
 import { Refusal } from '../errors';
+import { futureFault } from '../routes/future';
 import { mustBeSound } from '../routes/sound-input';
 import { unhurried } from '../unhurried';
 import type { Brought, BroughtLine } from './read-archive';
@@ -60,13 +61,13 @@ interface Looked {
  * Brings back what a file holds, by id: what is not here is added, what is here stays as it is, and nothing comes twice however often it
  * is brought back.
  * @param how look: writes nothing and tells what would become of it; take: writes it, a part at a time, so that being cut off in its midst
- * does no harm
+ * does no harm; now: what lies behind it is refused
  * @throws Refusal when it is no log at all, or when nothing can be written just now
  */
 export async function bringBack(
   store: Beside,
   file: Brought,
-  how: { take: boolean; prefer: Preference },
+  how: { take: boolean; prefer: Preference; now?: Date },
   most: Most = MOST,
 ): Promise<BroughtBack> {
   const counts = new Map<KeptThing, Counts>();
@@ -85,6 +86,12 @@ export async function bringBack(
 
   const looked = await look(store, file, refuseLine, most);
   const { sorted } = looked;
+  // as at the door: what has not happened yet is taken from nobody
+  sorted.fresh = sorted.fresh.filter(({ line, fact }) => {
+    const reason = how.now && fact.fact === 'entry' ? futureFault(fact.value, how.now) : null;
+    if (reason) refuseLine({ line, reason });
+    return reason === null;
+  });
   sorted.refused.forEach(refuseLine);
   for (const [kind, n] of sorted.same) of(kind).same += n;
   for (const { given } of sorted.contradictory) of(given.fact.fact as KeptThing).contradictory++;

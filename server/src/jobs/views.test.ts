@@ -53,6 +53,22 @@ beforeEach(() => {
   views = new Views(store, watched);
 });
 
+test('a clock that jumped decades ahead and is set again answers rightly, without a restart', async () => {
+  const right = await shelf();
+  const id = a.queen.id;
+  const page = await views.queen(id, now);
+  const far = '2060-01-01T12:00:00.000Z';
+  await shelf(far);
+  await views.queen(id, far);
+  watched.taken();
+  expect(await shelf()).toEqual(right);
+  expect((await views.queen(id, now))?.view).toEqual(page?.view);
+  expect([...new Set(watched.taken())]).toEqual(['A', 'B']);
+  // and one that was in 1970 before it was set
+  await shelf('1970-01-02T00:00:00.000Z');
+  expect(await shelf()).toEqual(right);
+});
+
 test('the shelf is worked out once and kept', async () => {
   const first = await shelf();
   expect(watched.taken()).toEqual(['A', 'B']);

@@ -32,6 +32,8 @@ const CHUNK = 25;
 /** So many rows are worked out anew before the answer when something was learned of their kind; more, after it. */
 const AT_ONCE = 60;
 
+/** Answers under way may be by a moment that much older. */
+const CLOCK_SLACK_MS = 60_000;
 /** So often it is seen to that the shelf is ready. */
 const READY_EVERY_MS = 60_000;
 
@@ -55,6 +57,8 @@ export class Views {
   /** How many are worked out anew behind an answer. */
   private later = 0;
   private shelfUnderWay: { text: Promise<string>; since: number } | null = null;
+  /** The latest moment that anybody asked about, ms. */
+  private newestMs = -Infinity;
   private shelfText: { text: string; holdsUntil: number } | null = null;
 
   constructor(
@@ -84,6 +88,19 @@ export class Views {
       // carried from place to place, a queen rests on more than the one she was first put in
       else if (f.fact === 'place') this.forgetPlace(f.value.id);
     }
+  }
+
+  /** A clock that was set back makes all that was worked out hold far too long: it is made anew. */
+  private heed(now: Instant): void {
+    const ms = msOf(now);
+    if (ms < this.newestMs - CLOCK_SLACK_MS) {
+      this.epoch++;
+      for (const kept of this.rows.values()) kept.holdsUntil = 0;
+      this.whole.clear();
+      this.shelfText = null;
+      this.newestMs = ms;
+    }
+    this.newestMs = Math.max(this.newestMs, ms);
   }
 
   private forgetQueen(id: string): void {
@@ -128,6 +145,7 @@ export class Views {
 
   /** One queen's view with its facts, or null when she is not known. */
   async queen(id: string, now: Instant) {
+    this.heed(now);
     // what the others teach is known once all have been gone through
     if (!this.surveyed) await this.shelf(now);
     const stamp = this.stamp(id);
@@ -290,6 +308,7 @@ export class Views {
 
   /** The shelf as JSON text: most urgent first. Kept as text, since it is asked for far oftener than it changes. */
   async shelf(now: Instant): Promise<string> {
+    this.heed(now);
     for (;;) {
       if (this.shelfText && this.shelfText.holdsUntil > msOf(now)) return this.shelfText.text;
       if (!this.shelfUnderWay) {

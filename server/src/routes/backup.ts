@@ -80,7 +80,7 @@ export async function backupRoutes(
       const file = await openBrought(path);
       try {
         const { take, prefer } = request.query;
-        return await bringBack(store, file, { take: take === 'yes', prefer });
+        return await bringBack(store, file, { take: take === 'yes', prefer, now: now() });
       } finally {
         file.close();
       }

@@ -7,7 +7,7 @@ import { type ShownQueen } from '@/data/queries';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { dayText } from '@/ui/dates';
+import { dayText, momentText } from '@/ui/dates';
 import { Told } from '@/ui/Told';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
@@ -94,6 +94,11 @@ function LogLine({ item, shown }: { item: EffectiveEntry; shown: ShownQueen }) {
           <Words kind="body" soft={entry === null} style={entry === null ? styles.gone : null}>
             {entryWords(body, names)}
           </Words>
+          {original.ownAt ? (
+            <Words kind="small" soft>
+              {`Saved with the server’s time. The clock of the device showed ${momentText(original.ownAt)}.`}
+            </Words>
+          ) : null}
           {entry === null ? (
             <Words kind="small" soft>
               Taken back; it counts for nothing.

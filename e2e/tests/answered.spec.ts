@@ -1,0 +1,147 @@
+import type { Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import { clockMs } from '../clock';
+import { type Burrow, expect, placePath, seriousFaults, test, toView } from '../burrow';
+
+interface Entry {
+  id: string;
+  kind: string;
+  at: string;
+  ownAt?: string;
+  outcome?: string;
+  offerId?: string;
+}
+interface Row {
+  queen: { id: string; label: string };
+  pressure: string;
+  due: { task: string; notBefore: string }[];
+}
+
+const logOf = async (burrow: Burrow, id: string) =>
+  (await burrow.api<{ entries: Entry[] }>(`/queens/${id}/entries`)).entries;
+const rowsOf = async (burrow: Burrow) => (await burrow.api<{ rows: Row[] }>('/shelf')).rows;
+
+/** One whose food of yesterday nobody has spoken of. */
+async function withLeftovers(burrow: Burrow, label: string): Promise<string> {
+  const id = await burrow.queenId(label);
+  const at = new Date(clockMs() - 26 * 3_600_000).toISOString();
+  await burrow.send('POST', '/entries', {
+    kind: 'feed',
+    id: v7(),
+    queenId: id,
+    at,
+    loggedAt: at,
+    food: 'protein',
+    outcome: 'offered',
+    spot: 'cell',
+  });
+  return id;
+}
+
+test('who presses stands in today’s visit; a deed is answered there by one tap, and undone', async ({
+  page,
+  demo,
+}, info) => {
+  const id = await withLeftovers(demo, 'T3');
+  const pressing = (await rowsOf(demo)).filter((r) => r.pressure === 'now');
+  await page.goto(demo.url);
+  const all = page.getByRole('button', { name: /^All \d+ of this visit$/ });
+  const answer = page.getByRole('button', { name: 'T3: Eaten up' });
+  await expect(answer.or(all).first()).toBeVisible();
+  if (await all.isVisible()) await all.click();
+  for (const { queen } of pressing)
+    await expect(page.getByRole('group', { name: `Answers for ${queen.label}` }).first()).toBeVisible();
+  expect(await seriousFaults(page), info.project.name).toEqual([]);
+  await answer.click();
+  await expect
+    .poll(async () => (await logOf(demo, id)).at(-1))
+    .toMatchObject({ kind: 'feed', outcome: 'taken' });
+  expect((await logOf(demo, id)).at(-1)?.offerId).toBeTruthy();
+  await expect(answer).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(answer).toBeVisible();
+});
+
+test('what is put off comes back when it is asked for; her page asks the same', async ({ page, demo }) => {
+  const id = await withLeftovers(demo, 'T3');
+  await page.goto(`${demo.url}/queens/${id}`);
+  const answers = page.getByRole('group', { name: 'Answers for T3' }).first();
+  await expect(answers.getByRole('button', { name: 'T3: Taken out' })).toBeVisible();
+  await answers.getByRole('button', { name: 'T3: later' }).click();
+  await expect(page.getByRole('button', { name: 'T3: Taken out' })).toBeHidden();
+  await page.goto(demo.url);
+  await page.getByRole('button', { name: /^Put off: / }).click();
+  await page.getByRole('button', { name: 'Ask me now' }).first().click();
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: 'T3: Taken out' }).click();
+  await expect.poll(async () => (await logOf(demo, id)).at(-1)?.outcome).toBe('removed');
+});
+
+test('What if, untouched, says what her page says', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/queens/${await demo.queenId('C1')}/ahead`);
+  await page.getByRole('button', { name: 'What if?' }).click();
+  await expect(page.getByText(/^what if: /).first()).toBeVisible();
+  const said = async (which: string) =>
+    (await page.getByText(new RegExp(`^${which}: `)).allTextContents()).map((t) =>
+      t.replace(`${which}: `, ''),
+    );
+  // the worker has answered by now
+  await expect(page.getByText(/until her first workers|Her workers are out/)).toBeVisible();
+  expect(await said('what if')).toEqual(await said('as it is'));
+});
+
+/** A logger's file as an older program of Windows writes it: head lines, semicolons, one byte a letter, line ends of two kinds. */
+function olderFile(): Buffer {
+  const rows = Array.from({ length: 48 }, (_, h) => {
+    const at = new Date(clockMs() - (72 - h) * 3_600_000);
+    const two = (n: number) => String(n).padStart(2, '0');
+    const day = `${two(at.getUTCDate())}.${two(at.getUTCMonth() + 1)}.${at.getUTCFullYear()}`;
+    const warm = h >= 20 && h < 29 ? '36,4' : '24,1';
+    return `${h + 1};${day} ${two(at.getUTCHours())}:00;${warm};50,2${h % 3 === 0 ? '\n' : '\r\n'}`;
+  });
+  const head = 'Gerät: Keller, Regal 2\r\nBesitzer: a, b\r\n\r\nNr;Zeit;Temperatur °C;Feuchte %\r\n';
+  return Buffer.from(head + rows.join(''), 'latin1');
+}
+
+async function readIn(page: Page, burrow: Burrow, place: string): Promise<void> {
+  await page.goto(burrow.url + (await placePath(burrow, place)));
+  await page
+    .getByRole('button', { name: /^More about/ })
+    .first()
+    .click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Read in a file' }).click();
+  await (await chooser).setFiles({ name: 'keller.csv', mimeType: 'text/csv', buffer: olderFile() });
+}
+
+test('a logger’s file with head lines, old letters and mixed line ends is read whole', async ({
+  page,
+  demo,
+}) => {
+  await readIn(page, demo, 'Warm cupboard');
+  await expect(page.getByText(/“3: Temperatur °C” in °C/)).toBeVisible();
+  await page.getByRole('button', { name: 'Read the rows' }).click();
+  await expect(page.getByText(/^48 readings, from/)).toBeVisible();
+  await expect(page.getByText(/cannot be used/)).toBeHidden();
+});
+
+test('by a telephone eleven minutes ahead an entry is saved with the right time, and told', async ({
+  page,
+  demo,
+  context,
+}) => {
+  const id = await demo.queenId('S1');
+  const right = clockMs();
+  await context.clock.setSystemTime(right + 11 * 60_000);
+  await page.goto(`${demo.url}/queens/${id}`);
+  await expect(page.getByText(/clock of this device is 11 minutes ahead/)).toBeVisible();
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('by a quick clock');
+  await page.getByRole('button', { name: 'Keep this note' }).click();
+  await expect.poll(async () => (await logOf(demo, id)).at(-1)?.kind).toBe('note');
+  const { at, ownAt } = (await logOf(demo, id)).at(-1)!;
+  expect(Date.parse(ownAt!) - Date.parse(at)).toBeGreaterThan(10 * 60_000);
+  expect(Date.parse(at)).toBeLessThan(right + 5 * 60_000);
+  await toView(page, 'Log');
+  await expect(page.getByText(/The clock of the device showed/)).toBeVisible();
+});

@@ -1,7 +1,7 @@
 import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { persistQueryClient } from '@tanstack/react-query-persist-client';
-import { useMemo, type ComponentProps } from 'react';
+import { useEffect, useMemo, type ComponentProps } from 'react';
 import { useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -47,11 +47,17 @@ void openOutbox();
 // what was last seen is read back beside the first questions to the server, not before them; the newer answer stands
 void persistQueryClient({ queryClient, ...persistOptions })[1];
 
+/** What the device draws around the application has the colour of its ground, at night and in red light too. */
+function colourFrame(ground: string): void {
+  document.querySelector('meta[name="theme-color"]')?.setAttribute('content', ground);
+}
+
 export default function RootLayout() {
   const { appearance } = usePreferences();
   const deviceDark = useColorScheme() === 'dark';
   const name = appearance === 'auto' ? (deviceDark ? 'night' : 'paper') : appearance;
   const theme = useMemo(() => themeOf(name), [name]);
+  useEffect(() => colourFrame(theme.burrow.ground), [theme]);
   return (
     <SafeAreaProvider>
       <QueryClientProvider client={queryClient}>

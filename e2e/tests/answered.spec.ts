@@ -145,3 +145,26 @@ test('by a telephone eleven minutes ahead an entry is saved with the right time,
   await toView(page, 'Log');
   await expect(page.getByText(/The clock of the device showed/)).toBeVisible();
 });
+
+test('twelve sisters of one evening are taken in together with few taps, and one undo takes all back', async ({
+  page,
+  demo,
+}) => {
+  const before = (await rowsOf(demo)).length;
+  await page.goto(`${demo.url}/queens/new`);
+  let taps = 1; // the way here
+  const tap = async (name: string | RegExp) => {
+    await page.getByRole('button', { name }).first().click();
+    taps++;
+  };
+  await page.getByRole('textbox', { name: 'Letter or name on the tube' }).fill('L');
+  await tap('Another one like the last');
+  await page.getByRole('textbox', { name: 'How many like her?' }).fill('12');
+  await tap('Take L1–L12 in');
+  expect(taps).toBeLessThanOrEqual(12);
+  await expect.poll(async () => (await rowsOf(demo)).length).toBe(before + 12);
+  const labels = (await rowsOf(demo)).map((r) => r.queen.label);
+  expect(labels).toEqual(expect.arrayContaining(Array.from({ length: 12 }, (_, i) => `L${i + 1}`)));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await rowsOf(demo)).length).toBe(before);
+});

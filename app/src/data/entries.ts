@@ -1,3 +1,4 @@
+import type { StockMove } from '@gentle-burrow/core/facts';
 import type { Entry, EntryBody, FactEntry } from '@gentle-burrow/core/log';
 import { seenByOther, twinId } from '@gentle-burrow/core/light';
 import { v7 } from 'uuid';
@@ -118,3 +119,12 @@ function amendmentsOf(
     },
   ];
 }
+
+/** What was taken from the stock, put back. */
+export const putBack = (move: StockMove): StockMove => ({
+  ...move,
+  id: v7(),
+  at: new Date().toISOString(),
+  delta: -move.delta,
+  why: 'counted',
+});

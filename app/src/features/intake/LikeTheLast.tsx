@@ -3,7 +3,6 @@ import type { ShelfRow } from '@gentle-burrow/core/view';
 import { useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { put } from '@/data/outbox';
 import { useQueen, useShelf, useSpecies } from '@/data/queries';
 import { useStock } from '@/data/stock';
 import { FOUND_WORDS } from '@/words/log';
@@ -18,7 +17,9 @@ import { useOnce } from '@/ui/useOnce';
 import { tradeName } from '@/ui/units';
 import { goInsteadOfAll } from '@/ui/way';
 import { Words } from '@/ui/Words';
-import { doubtsOf, formOf, newQueenOf, queenFormSchema, type QueenForm } from './queen-form';
+import { doubtsOf, formOf, queenFormSchema, type QueenForm } from './queen-form';
+import { labelsFrom, labelsText, takeIn } from './sisters';
+import { SistersField } from './SistersField';
 
 /**
  * Another one like the last: her sister of the same evening, whatever device the last was taken in on. The whole way is
@@ -48,13 +49,12 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
   const stock = useStock();
   const facts = useQueen(id).data?.facts;
   const { control } = useFormContext<QueenForm>();
-  const [day, label, batch] = useWatch({ control, name: ['day', 'label', 'batch'] });
+  const [day, label, batch, sisters] = useWatch({ control, name: ['day', 'label', 'batch', 'sisters'] });
   const [open, setOpen] = useState(false);
   const save = useOnce(async (sister: QueenForm) => {
-    const { body } = newQueenOf(sister, places);
-    await put({ what: 'queen', body });
+    const then = await takeIn(sister, places, taken);
     clearDraft('new-queen');
-    goInsteadOfAll('/queens/new', `/queens/${body.queen.id}`);
+    goInsteadOfAll('/queens/new', then);
   });
   // once the server has told what is left; that it is asked again takes no finger off the button
   const told = useEver(stock.settled);
@@ -62,11 +62,12 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
   if (!last) return null;
   // the tube that she was given, while there are more of them: known once the stock is
   const item = stock.levels.find((l) => l.lastMove?.queenId === id);
-  const typed = { day, label, batch: batch || last.batch, itemId: item?.item.id ?? '' };
+  const typed = { day, label, sisters, batch: batch || last.batch, itemId: item?.item.id ?? '' };
   const made = queenFormSchema.safeParse({ ...sisterOf(last, places), ...typed });
   if (!made.success) return null;
   const sister = made.data;
   const place = places.find((x) => x.id === sister.placeId);
+  const names = labelsText(labelsFrom(sister.label, sister.sisters, taken));
   if (!open) {
     return (
       <Button mode="outlined" icon="content-copy" style={styles.left} onPress={() => setOpen(true)}>
@@ -76,7 +77,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
   }
   return (
     <View style={[styles.box, { borderColor: p.moss, backgroundColor: p.mossWash }]}>
-      <Words kind="heading" level={2}>{`${sister.label}, like the last`}</Words>
+      <Words kind="heading" level={2}>{`${names}, like the last`}</Words>
       <Words kind="latin">{species.find((s) => s.id === sister.profileId)?.name ?? 'Unknown'}</Words>
       <Words>
         {[
@@ -91,7 +92,8 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
           .filter(Boolean)
           .join(' · ')}
       </Words>
-      {doubtsOf(sister, taken).map((d) => (
+      <SistersField label="How many like her?" />
+      {doubtsOf({ ...sister, label: names }, taken).map((d) => (
         <Words key={d} kind="bold">
           {d}
         </Words>
@@ -101,7 +103,7 @@ function LikeHer({ id, places, taken }: LikeHerProps) {
       </Words>
       <View style={styles.row}>
         <Button mode="contained" disabled={!told} onPress={() => save(sister)}>
-          {`Take ${sister.label} in`}
+          {`Take ${names} in`}
         </Button>
         <Button mode="text" onPress={() => setOpen(false)}>
           Not like her

@@ -3,7 +3,6 @@ import { onlineManager } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { put } from '@/data/outbox';
 import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -12,15 +11,8 @@ import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import {
-  doubtsOf,
-  emptyForm,
-  newQueenOf,
-  nextLabel,
-  queenFormSchema,
-  STEP_FIELDS,
-  type QueenForm,
-} from './queen-form';
+import { doubtsOf, emptyForm, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
+import { labelsFrom, labelsText, MOST_SISTERS, takeIn } from './sisters';
 import { LikeTheLast } from './LikeTheLast';
 import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';
@@ -65,6 +57,13 @@ interface NewQueenPageProps {
 export function NewQueenPage(props: NewQueenPageProps) {
   const [turn, setTurn] = useState(0);
   return <Steps key={turn} {...props} onStartOver={() => setTurn(turn + 1)} />;
+}
+
+/** "Take her in", or how many and by which names. */
+function takeWords({ sisters = 1, label = '' }: Partial<QueenForm>, taken: readonly string[]): string {
+  return sisters > 1 && sisters <= MOST_SISTERS
+    ? `Take in ${labelsText(labelsFrom(label, sisters, taken))}`
+    : 'Take her in';
 }
 
 function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStartOver(): void }) {
@@ -132,11 +131,10 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     if (at >= 0 && at !== step) goInstead(stepAddress(at));
   };
   const keep = async (checked: QueenForm) => {
-    const { body, sign } = newQueenOf(checked, places);
     saved.current = true;
-    await put({ what: 'queen', body }, ...(sign ? [{ what: 'entries' as const, entries: [sign] }] : []));
+    const then = await takeIn(checked, places, labels?.split('\n') ?? []);
     clearDraft(DRAFT);
-    goInsteadOfAll(INTAKE, `/queens/${body.queen.id}`);
+    goInsteadOfAll(INTAKE, then);
   };
   const saveNow = useOnce(() => form.handleSubmit(keep, backToFault)());
   // her letter is offered when the shelf is known: whoever is quicker waits for it, and is not sent back for it
@@ -172,7 +170,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
               loading={pressed}
               onPress={() => (step < LAST ? void next() : save())}
             >
-              {step < LAST ? 'Next' : 'Take her in'}
+              {step < LAST ? 'Next' : takeWords(values, labels?.split('\n') ?? [])}
             </Button>
           </View>
         }

@@ -12,6 +12,7 @@ import { dayInput } from '@/ui/dates';
 import { DateField, Fault, NumberField, TextField } from '@/ui/fields';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
+import { SistersField } from './SistersField';
 import { comesWithBrood, isPurchase, type QueenForm } from './queen-form';
 
 const FOUND = optionsOf(FOUND_HOW, FOUND_WORDS);
@@ -57,6 +58,7 @@ export function StepOrigin() {
         )}
       />
       <Text name="label" label="Letter or name on the tube" />
+      <SistersField />
       <Text
         name="batch"
         label="Batch"

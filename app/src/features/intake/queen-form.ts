@@ -52,6 +52,12 @@ export const queenFormSchema = z
       .int('Half a queen founds nothing. Give a whole number.')
       .min(1, 'There is no queen. Give 1 or more.')
       .max(30, 'More than 30 queens in one tube? Check the number.'),
+    /** How many are taken in alike, each in a tube of her own. */
+    sisters: z
+      .number({ error: 'The number of sisters is not a number.' })
+      .int('Enter a whole number of sisters.')
+      .min(1, 'Enter 1 for a queen alone, or how many sisters there are.')
+      .max(60, 'More than 60 sisters at once? Take them in in parts.'),
     /** Both or none. */
     lat: coordinatesSchema.shape.lat.nullable(),
     lon: coordinatesSchema.shape.lon.nullable(),
@@ -171,6 +177,7 @@ export const STEP_FIELDS: (keyof QueenForm)[][] = [
     'label',
     'batch',
     'queens',
+    'sisters',
     'wings',
     'broodWithHer',
   ],
@@ -403,6 +410,7 @@ export const emptyForm = (): Partial<QueenForm> => ({
   day: dayInput(new Date()),
   earliest: '',
   queens: 1,
+  sisters: 1,
   lat: null,
   lon: null,
   uncertaintyM: 100,

@@ -1,10 +1,8 @@
-import type { StockMove } from '@gentle-burrow/core/facts';
 import { effectiveEntries, type BodyOf, type EntryBody } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { v7 } from 'uuid';
 import { put } from '@/data/outbox';
-import { amendEntry, otherOf, writeEntry } from '@/data/entries';
+import { amendEntry, otherOf, writeEntry, putBack } from '@/data/entries';
 import { type ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -123,14 +121,6 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
     </View>
   );
 }
-
-const putBack = (move: StockMove): StockMove => ({
-  ...move,
-  id: v7(),
-  at: new Date().toISOString(),
-  delta: -move.delta,
-  why: 'counted',
-});
 
 /** Nothing is older than her intake; and that is no younger than anything else. */
 function limitsOf({ facts, view }: ShownQueen, kind: FormKind): DayLimits {

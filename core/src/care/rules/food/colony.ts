@@ -1,5 +1,5 @@
 import { lastMeal, type Offer } from '../../../founding';
-import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
+import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../../quantity';
 import { counted } from '../../../words';
 import { cannotFoundAlone, type Case } from '../../case';
 import { figure } from '../../practice';

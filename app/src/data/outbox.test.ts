@@ -395,6 +395,25 @@ describe('where the clocks differ', () => {
     expect(Date.parse(sentNow?.ownAt ?? '')).toBeGreaterThanOrEqual(before);
   });
 
+  test('sent again after a refusal for something else, its times are not put right twice', async () => {
+    const { bodies } = serverBehind(HOUR);
+    await isThere();
+    const taking = globalThis.fetch;
+    globalThis.fetch = jest.fn(async (url: string, init?: { body: string }) =>
+      init
+        ? answer(404, { error: { code: 'no-such-queen', message: 'No queen has this id.' } })
+        : taking(url),
+    ) as never;
+    await put(note());
+    await flush();
+    const [item] = outboxItems();
+    expect(item).toMatchObject({ refused: 'No queen has this id.', clocked: true });
+    globalThis.fetch = taking;
+    await sendAgain(item?.id ?? '');
+    await flush();
+    expect(item?.out).toMatchObject({ entries: [{ at: bodies[0]?.entries[0]?.at }] });
+  });
+
   test('of more than a day nobody knows who is right: it waits, and goes when the clock is set', async () => {
     const { bodies, clock } = serverBehind(56 * 365 * 24 * HOUR);
     await put(note());

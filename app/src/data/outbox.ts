@@ -118,8 +118,12 @@ export async function drop(id: string): Promise<void> {
   await del(id, store()).catch(() => {});
 }
 
-/** Sends what was refused once more, as it is. */
-export const sendAgain = (id: string): Promise<void> => replace(id, ({ out }) => out);
+/** Sends what was refused once more, as it is: times that were put right are not put right twice. */
+export async function sendAgain(id: string): Promise<void> {
+  const item = items.find((i) => i.id === id);
+  if (item) await keep({ id, out: item.out, ...(item.clocked ? { clocked: true } : {}) });
+  void flush();
+}
 
 /** Puts something else in the place of what was refused, and sends that. */
 export async function replace(id: string, mended: (item: OutboxItem) => Outgoing): Promise<void> {

@@ -2,6 +2,7 @@ import type { ReadingsTaken } from '@gentle-burrow/contract';
 import { DATE_ORDERS, lengthOf, SEPARATORS, type Mapping } from '@gentle-burrow/core/climate';
 import type { Probe } from '@gentle-burrow/core/facts';
 import { isZone } from '@gentle-burrow/core/quantity';
+import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
 import { SPACE } from '@/theme/tokens';
@@ -18,19 +19,27 @@ import type { Written } from '../../workers/import.worker';
 import { ENCODINGS } from '@/ui/text-file';
 import { useImport, type ReadFile } from './use-import';
 
+/** What is offered to be chosen. */
+export const READS = '.csv,.txt,.tsv,text/csv,text/plain';
+
 /**
  * A logger's file: chosen, its columns seen and put right, its rows read, and what can be used of it kept.
  * @param waits the logger is not on the server yet: nothing of it can be kept there
+ * @param begin the file that is read, when it was chosen already
  */
-export function ImportReadings({ probe, waits }: { probe: Probe; waits: boolean }) {
+export function ImportReadings({ probe, waits, begin }: { probe: Probe; waits: boolean; begin?: File }) {
   const file = useImport(probe.id);
+  useEffect(() => {
+    if (begin) file.choose(begin);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, on coming here with it
+  }, []);
   const { state } = file;
   return (
     <View style={styles.form}>
       {state.is === 'waiting' || state.is === 'failed' || state.is === 'kept' ? (
         <FileButton
           label={`A file of ${probe.name}`}
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          accept={READS}
           style={styles.left}
           onChoose={(chosen) => file.choose(chosen)}
         >

@@ -15,6 +15,7 @@ import { NAMES } from '@/words/names';
 import { Alarms } from './Alarms';
 import { Course, useCourseComing } from './Course';
 import { HandReading } from './HandReading';
+import { LoggerFile } from './LoggerFile';
 import { PlaceEditing } from './PlaceEditing';
 import { ProbesHere } from './ProbesHere';
 import { reckonedText } from './reading-text';
@@ -47,6 +48,7 @@ export function PlacePage({ id }: { id: string }) {
         <>
           <Alarms placeId={id} />
           <HandReading place={place} />
+          <LoggerFile place={place} />
           {known && !measured ? (
             <Words soft>
               Nothing was measured here yet. Read a thermometer and write it down, or let a logger tell.

@@ -11,7 +11,9 @@ import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { agoText } from '@/ui/dates';
+import { Choice } from '@/ui/Choice';
 import { Go } from '@/ui/Go';
+import { go } from '@/ui/way';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { useEver } from '@/ui/useEver';
@@ -40,6 +42,7 @@ export function PlacesPage() {
       {places.map((p) => (
         <PlaceLine key={p.id} place={p} />
       ))}
+      {places.length > 0 ? <FileOfAPlace places={places} /> : null}
       {fresh ? (
         <Sheet>
           <Words kind="heading" level={2}>
@@ -53,6 +56,32 @@ export function PlacesPage() {
         </Button>
       )}
     </Screen>
+  );
+}
+
+/** Where a logger lay whose file is to be read: the file is chosen on the page of that place. */
+function FileOfAPlace({ places }: { places: readonly Place[] }) {
+  const [asking, setAsking] = useState(false);
+  const to = (id: string) => go(`/places/${id}`);
+  if (asking)
+    return (
+      <Choice
+        label="Where did the logger lie?"
+        options={places.map((p) => ({ value: p.id, label: p.name }))}
+        value={null}
+        onChange={to}
+      />
+    );
+  const [only] = places;
+  return (
+    <Button
+      mode="outlined"
+      icon="upload"
+      style={styles.left}
+      onPress={() => (only && places.length === 1 ? to(only.id) : setAsking(true))}
+    >
+      Read a logger’s file
+    </Button>
   );
 }
 

@@ -1,11 +1,13 @@
-import { foodsOf, type Meal } from '../facts';
+import { foodsOf } from '../facts';
 import { asBefore, type QueenLedger } from '../founding';
-import { nounOf, partOf, underWay } from '../housing';
+import { nounOf, underWay } from '../housing';
 import type { EntryBody } from '../log';
-import { MILESTONES, type SpeciesProfile } from '../species';
+import { MILESTONES } from '../species';
 import type { Case } from './case';
-import { food, PROTEIN_MISSING } from './rules/food';
+import { figure } from './practice';
+import { food, menuOf, PROTEIN_MISSING } from './rules/food';
 import { leftoverAsked } from './rules/leftovers';
+import { crossing } from './rules/moving';
 import type { Task } from './verdict';
 
 export const ANSWER_IDS = [
@@ -34,18 +36,6 @@ export interface Answer {
   about?: string | undefined;
 }
 
-/** A water line that is known no better than so is read, not confirmed, mm. Prior. */
-const LINE_KNOWN_MM = 5;
-
-/** What those who live on one thing are offered, the usual first. Common practice, no source. */
-const MEALS_OF: Record<SpeciesProfile['diet']['value'], readonly Meal[]> = {
-  omnivore: ['sugar', 'protein', 'both'],
-  harvester: ['seeds', 'protein'],
-  nectar: ['sugar', 'protein', 'both'],
-  predator: ['protein', 'both'],
-  fungus: ['leaves', 'sugar'],
-};
-
 /**
  * The likely answers to each deed that can be given whole, by one tap. What needs a figure, a place or a choice of parts has none: its
  * form asks for it.
@@ -53,15 +43,15 @@ const MEALS_OF: Record<SpeciesProfile['diet']['value'], readonly Meal[]> = {
 const ANSWERS: Record<Task, (c: Case) => readonly Answer[]> = {
   feed: (c) => {
     const lacking = food(c)?.answer === PROTEIN_MISSING;
-    return MEALS_OF[c.profile.diet.value]
-      .filter((meal) => !lacking || foodsOf(meal).includes('protein'))
+    return menuOf(c)
+      .meals.filter((meal) => !lacking || foodsOf(meal).includes('protein'))
       .map((meal) => ({ id: 'fed', says: { kind: 'feed', food: meal, outcome: 'offered' } }));
   },
   'take-out': leftoverAnswers,
   look: (c) => (seenBefore(c.known) ? [{ id: 'as-before', says: asBefore(c.known) }] : []),
   'check-water': (c) => {
     const mm = Math.round(c.water?.lineMm ?? 0);
-    return c.water && mm > 0 && c.water.lineErrorMm <= LINE_KNOWN_MM
+    return c.water && mm > 0 && c.water.lineErrorMm <= figure('lineKnownMm')
       ? [{ id: 'line-as-expected', says: { kind: 'look', waterLineMm: mm } }]
       : [];
   },
@@ -101,9 +91,12 @@ function leftoverAnswers(c: Case): Answer[] {
   return [became('eaten', 'taken'), became('taken-out', 'removed'), ...left];
 }
 
-/** Who is across, seen through the glass; nobody of these is counted, so the last step of a move has none. */
-function moveAnswers({ move, housing, lightSchool }: Case): Answer[] {
+/** Who is across, seen through the glass, while they can cross; the last step of a move, which is counted, has its form. */
+function moveAnswers(c: Case): Answer[] {
+  const { move } = c;
   if (!move || !underWay(move)) return [];
+  const { open, lightNext } = crossing(c, move);
+  if (!open) return [];
   const there = (id: AnswerId, all: boolean): Answer => ({
     id,
     says: {
@@ -118,19 +111,11 @@ function moveAnswers({ move, housing, lightSchool }: Case): Answer[] {
       },
     },
   });
-  const old = partOf(housing, move.from);
-  const dark = lightSchool !== 'never' && old?.part.kind === 'tube' && old.cover?.value !== 'lit';
+  const lit: SaidNow = { kind: 'home', change: { what: 'covered', partId: move.from, cover: 'lit' } };
   return [
     there('all-across', true),
     there('nobody-yet', false),
-    ...(dark
-      ? [
-          {
-            id: 'uncovered',
-            says: { kind: 'home', change: { what: 'covered', partId: move.from, cover: 'lit' } },
-          } as const,
-        ]
-      : []),
+    ...(lightNext ? [{ id: 'uncovered', says: lit } as const] : []),
   ];
 }
 

@@ -166,6 +166,7 @@ export const PRACTICE = {
   calmSwingC: own(3, '°C', 'between a day’s lowest and highest is calm'),
   wildSwingC: own(6, '°C', 'between them and more is a rapid swing'),
   heatLastsH: own(6, 'hours', 'after a dangerous reading the place is still asked about'),
+  lineKnownMm: own(5, 'mm', 'and no more error: a water line may be confirmed instead of read'),
   lookAgainDays: own(1, 'days', 'after a look what is wrong with her home asks for no other'),
   lookOnceDays: own(3, 'days', 'within which a look that is asked for once is taken'),
   heatAskedDays: own(28, 'days', 'after measured heat that kills one look at her is asked for'),

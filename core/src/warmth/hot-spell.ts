@@ -1,4 +1,4 @@
-import { PART_MS, type PlaceRecord } from '../climate';
+import { HOUR_MS, PART_MS, type PlaceRecord } from '../climate';
 import { DAY_MS, instantOf, msOf, type Instant } from '../quantity';
 import type { Stay } from './stays';
 
@@ -14,7 +14,6 @@ export interface HotSpell {
 
 /** Parts of days that are no further apart are one spell, ms. Prior: an afternoon's heat that comes again the next day. */
 const ONE_SPELL_MS = DAY_MS;
-const HOUR_MS = 3_600_000;
 
 /**
  * When it was measured to be as hot as a limit or hotter where she stood, oldest first. What was told of a place, or is expected of it,

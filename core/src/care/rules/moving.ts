@@ -230,6 +230,12 @@ export function byHandNow(c: Case): boolean {
   return due !== null && msOf(due) <= msOf(c.now) && next !== 'light';
 }
 
+/** Whether she can cross by herself now, and whether light is what comes next: only then is either an answer. */
+export function crossing(c: Case, move: Move): { open: boolean; lightNext: boolean } {
+  const open = reaches(c, move) && !isShut(c.housing, partOf(c.housing, move.to) as PartNow);
+  return { open, lightNext: open && nextOf(c, move, stepOf(c, move).step) === 'light' };
+}
+
 /** Plugs are swapped between two tubes; where one is none, hands come next. */
 function nextOf(c: Case, move: Move, step: Step): Step | null {
   const after = NEXT[step];

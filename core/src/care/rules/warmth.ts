@@ -24,7 +24,7 @@ export const warmth: Rule = (c) => {
   const spell = answer?.pressure === 'now' ? null : heatToCheck(c);
   if (!answer || !spell) return answer;
   const says: Phrase = [
-    'Look once: are the queen and her brood alive? ',
+    `Look once: are ${c.life === 'orphans' ? 'the workers' : 'the queen and her brood'} alive? `,
     ...spellWords(spell),
     ...phrase` ${{ tempC: dangerC(c.profile) }} kills brood and queen. Find out what heated the place before it happens again.`,
   ];

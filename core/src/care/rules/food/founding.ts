@@ -4,7 +4,6 @@ import { counted, capital } from '../../../words';
 import type { Case } from '../../case';
 import { figure } from '../../practice';
 import { ask, COMMON_PRACTICE, criterion, OWN_LOG, type Criterion, type Verdict } from '../../verdict';
-import { onOffer } from './ends';
 import {
   founderCriterion,
   fedCriterion,
@@ -13,7 +12,7 @@ import {
   refusalCriteria,
   refusedFood,
 } from './reasons';
-import { CLAUSTRAL_SCHOOLS, foodVerdict, lastMealOf, menuOf, offerWords, waitAndSee } from './words';
+import { CLAUSTRAL_SCHOOLS, foodVerdict, lastMealOf, menuOf, offerWords } from './words';
 
 /** First week in peace, then one tiny offer tells more than a guess. */
 export function offerAndWatch(c: Case): Verdict {
@@ -44,7 +43,7 @@ export function offerAndWatch(c: Case): Verdict {
 }
 
 /** Why she is fed throughout: what is said first, and once a meal is no longer due. */
-function whyFed(c: Case): { says: string; answer: string } {
+export function whyFed(c: Case): { says: string; answer: string } {
   switch (c.eating) {
     case 'spent':
       return {
@@ -103,16 +102,6 @@ export function mustEat(c: Case): Verdict {
     ...protein.criteria,
   ];
   const rest = { criteria, asks: [feed] };
-  const offered = onOffer(c);
-  if (offered)
-    return foodVerdict(c, {
-      ...rest,
-      answer: 'food is with her',
-      says: [...(c.eating === 'must' ? [] : [`${why.says} `]), ...waitAndSee(offered)],
-      notice: c.eating !== 'must',
-      until: offered.end,
-      asks: [ask(c, 'feed', [offered.end, offered.end, latest(offered.end, by) as Instant], what)],
-    });
   if (refused)
     return foodVerdict(c, {
       ...rest,

@@ -4,13 +4,13 @@ import { COMMON_PRACTICE, criterion, type Ask, type Rule, type Verdict } from '.
 import { fedSinceWorkers, colony, orphans } from './colony';
 import { hasForagingRoom, isResting } from './eating';
 import { onOffer } from './ends';
-import { offerAndWatch, mustEat, firstFeed } from './founding';
+import { offerAndWatch, mustEat, firstFeed, whyFed } from './founding';
 import { founderCriterion, PROTEIN_MISSING } from './reasons';
 import { foodVerdict, CLAUSTRAL_SCHOOLS, waitAndSee } from './words';
 
 export { hasForagingRoom, hungers, isResting, isRoom } from './eating';
 export { founderCriterion, PROTEIN_MISSING } from './reasons';
-export { lastMealOf } from './words';
+export { lastMealOf, menuOf } from './words';
 
 /** Does she need food? While some stands with her of which nothing is known yet, no more is offered. */
 export const food: Rule = (c) => {
@@ -48,10 +48,12 @@ function whileOffered(c: Case, answer: Verdict): Verdict {
     best: offered.end,
     notAfter: latest(offered.end, a.notAfter) as Instant,
   });
+  const outOfReserves = c.eating === 'spent' || c.eating === 'alone';
   return {
     ...answer,
     answer: c.workers ? 'food is with them' : 'food is with her',
-    says: waitAndSee(offered),
+    // whoever has no reserves is said to have none, also while she is fed
+    says: [...(outOfReserves ? [`${whyFed(c).says} `] : []), ...waitAndSee(offered)],
     pressure: 'rest',
     until: offered.end,
     asks: answer.asks.map((a) => (early(a) ? until(a) : a)),

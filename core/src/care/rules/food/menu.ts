@@ -1,10 +1,12 @@
-import type { Food } from '../../../facts';
+import type { Food, Meal } from '../../../facts';
 import type { SpeciesProfile } from '../../../species';
 
 /** What those who live on one thing are offered, by who eats. Common practice, no source. */
 interface Menu {
   /** What counts as a meal: a hunter on sugar alone is not fed. */
   feeds: readonly Food[];
+  /** What is given at once, the usual first. */
+  meals: readonly Meal[];
   /** A queen without reserves and without workers: what, and when it comes out. */
   alone: string;
   /** A queen that must eat while she founds. */
@@ -32,6 +34,7 @@ const PREY_TRIAL = { what: 'a tiny piece of fresh prey', takes: 'does she take i
 export const MENUS: Record<SpeciesProfile['diet']['value'], Menu> = {
   omnivore: {
     feeds: ['sugar', 'protein', 'seeds'],
+    meals: ['sugar', 'protein', 'both'],
     alone: 'a tiny drop of sugar water on foil and a tiny piece of dead insect',
     must: `Offer sugar and a tiny piece of dead prey ${OUTSIDE}`,
     few: 'A tiny sugar drop on foil and a small piece of dead prey; out after a day.',
@@ -45,6 +48,7 @@ export const MENUS: Record<SpeciesProfile['diet']['value'], Menu> = {
   },
   harvester: {
     feeds: ['seeds', 'protein', 'sugar'],
+    meals: ['seeds', 'protein'],
     alone: 'two or three small cracked seeds and a tiny piece of dead insect',
     must: `Offer a few small dry seeds, one or two of them cracked, and a tiny piece of dead prey ${OUTSIDE}`,
     few: 'Small dry seeds, which they store and make their bread of; small dead protein for the larvae, out after a day; sugar little or none.',
@@ -58,6 +62,7 @@ export const MENUS: Record<SpeciesProfile['diet']['value'], Menu> = {
   },
   nectar: {
     feeds: ['sugar', 'protein'],
+    meals: ['sugar', 'protein', 'both'],
     alone: 'a tiny drop of sugar water on foil and a tiny piece of dead insect',
     must: `Offer sugar water, of which they take much, and a tiny piece of dead prey ${OUTSIDE}`,
     few: 'Sugar water on foil or a swab, of which they take much, and a small piece of dead prey; out after a day.',
@@ -71,6 +76,7 @@ export const MENUS: Record<SpeciesProfile['diet']['value'], Menu> = {
   },
   predator: {
     feeds: ['protein'],
+    meals: ['protein'],
     alone: 'a small, freshly killed insect',
     must: `Offer a small, freshly killed insect, and a tiny sugar drop that some take, ${OUTSIDE}`,
     few: 'Small, freshly killed prey, its body opened; a tiny sugar drop is taken by some; out after a day.',
@@ -84,6 +90,7 @@ export const MENUS: Record<SpeciesProfile['diet']['value'], Menu> = {
   },
   fungus: {
     feeds: ['leaves'],
+    meals: ['leaves', 'sugar'],
     alone: 'tiny pieces of fresh, unsprayed leaf or petal for her fungus',
     must: 'Offer tiny pieces of fresh leaf or petal, never sprayed, for her fungus, through an outer room, and keep the air very moist; what wilts comes out. No prey.',
     few: 'Tiny pieces of fresh leaf or petal, never sprayed, a little each time, and very moist air: they feed their fungus, and it feeds them. What wilts comes out.',

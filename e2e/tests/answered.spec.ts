@@ -170,3 +170,56 @@ test('twelve sisters of one evening are taken in together with few taps, and one
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => (await rowsOf(demo)).length).toBe(before);
 });
+
+test('heat that was measured and is over is said on her page, and answered by one look', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('C1');
+  const { place } = await demo.api<{ place: { id: string } }>(`/queens/${id}`);
+  const probe = v7();
+  await demo.send('PUT', `/probes/${probe}`, {
+    id: probe,
+    name: 'Old logger',
+    kind: 'logger',
+    stays: [{ from: new Date(0).toISOString(), placeId: place.id }],
+    silentAfterH: null,
+    checks: [],
+  });
+  const hours = Array.from({ length: 96 }, (_, h) => clockMs() - (96 - h) * 3_600_000);
+  await demo.send('POST', '/readings', {
+    probeId: probe,
+    ms: hours,
+    // after her last look, and a day ago: what is hotter now is danger; another logger lies there too, and what both show counts
+    tempC: hours.map((_, h) => (h >= 50 && h < 64 ? 45 : 25)),
+    rh: hours.map(() => null),
+  });
+  await page.goto(`${demo.url}/queens/${id}`);
+  await expect(page.getByText(/Look once: are the queen and her brood alive/).first()).toBeVisible();
+  await expect(page.getByText(/for about \d+ hours/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'C1: All as before' }).click();
+  await expect(page.getByText(/Look once: are the queen/)).toBeHidden();
+});
+
+test('it can be put on a home screen: icons, shortcuts and a frame in the colour of the theme', async ({
+  page,
+  burrow,
+}) => {
+  await page.addInitScript(() =>
+    localStorage.setItem('burrow.preferences', JSON.stringify({ appearance: 'red' })),
+  );
+  await page.goto(burrow.url);
+  const frame = page.locator('meta[name="theme-color"]');
+  await expect(frame).not.toHaveAttribute('content', '#f5efe3');
+  const manifest = (await (await page.request.get(`${burrow.url}/manifest.webmanifest`)).json()) as {
+    icons: { src: string }[];
+    shortcuts: { url: string }[];
+  };
+  for (const { src } of [...manifest.icons, { src: '/apple-touch-icon.png' }])
+    expect((await page.request.get(burrow.url + src)).headers()['content-type']).toMatch(/^image\//);
+  for (const { url } of manifest.shortcuts) {
+    await page.goto(burrow.url + url);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByText('Page not found')).toBeHidden();
+  }
+});

@@ -1,4 +1,6 @@
+import type { NewQueen } from '@gentle-burrow/contract';
 import type { Entry } from '@gentle-burrow/core/log';
+import { madeQueen } from '../../test/kit';
 import { allowedFor, canBeAllowedFor, clockAheadMs, noteServerClock } from './clock';
 
 const MINUTE = 60_000;
@@ -55,4 +57,23 @@ test('of a correction the new date is put right only where it would lie in the f
   });
   expect(sent(put(at(-5)))[0]).toMatchObject({ replacement: { at: at(-16) } });
   expect(sent(put(at(-60)))[0]).toMatchObject({ replacement: { at: at(-60) } });
+});
+
+test('a queen and her tube stay at one moment, also when she was taken in a while before she is sent', () => {
+  const { queen, home, place, entries } = madeQueen('A', 0);
+  const intake = { ...(entries[0] as NewQueen['intake']), at: at(-30), loggedAt: at(-30) };
+  const body: NewQueen = {
+    queen: { ...queen, createdAt: at(-30) },
+    home: { ...home, setUpAt: at(-30) },
+    place,
+    intake,
+  };
+  const out = allowedFor({ what: 'queen', body }, AHEAD, NOW);
+  expect(out).toMatchObject({
+    body: {
+      queen: { createdAt: at(-41) },
+      home: { setUpAt: at(-41) },
+      intake: { at: at(-41), ownAt: at(-30) },
+    },
+  });
 });

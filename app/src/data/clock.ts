@@ -58,13 +58,19 @@ export function allowedFor(out: Outgoing, ahead: number, nowMs = Date.now()): Ou
       return { ...out, entries: out.entries.map(entry) };
     case 'queen': {
       const { queen, home, intake } = out.body;
+      const put = entry(intake);
+      // her tube was set up when she came into it: the two stay one moment
+      const together = home.setUpAt === intake.at;
       return {
         ...out,
         body: {
           ...out.body,
           queen: { ...queen, createdAt: right(queen.createdAt) },
-          home: { ...home, setUpAt: lies(home.setUpAt) ? right(home.setUpAt) : home.setUpAt },
-          intake: entry(intake),
+          home: {
+            ...home,
+            setUpAt: together ? put.at : lies(home.setUpAt) ? right(home.setUpAt) : home.setUpAt,
+          },
+          intake: put,
         },
       };
     }

@@ -11,8 +11,16 @@ import { Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import { doubtsOf, emptyForm, nextLabel, queenFormSchema, STEP_FIELDS, type QueenForm } from './queen-form';
-import { labelsFrom, labelsText, MOST_SISTERS, takeIn } from './sisters';
+import {
+  doubtsOf,
+  emptyForm,
+  MOST_SISTERS,
+  nextLabel,
+  queenFormSchema,
+  STEP_FIELDS,
+  type QueenForm,
+} from './queen-form';
+import { labelsFrom, labelsText, takeIn } from './sisters';
 import { LikeTheLast } from './LikeTheLast';
 import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';

@@ -34,6 +34,9 @@ import { SAMPLE_TUBE } from './tubes';
 const mm = tubeSchema.shape;
 const LOOKED = ['not', 'clean', 'found'] as const;
 
+/** More tubes are not filled in one evening. Prior. */
+export const MOST_SISTERS = 60;
+
 /** What the five steps ask for. Lengths in mm and temperatures in °C, whatever the keeper's units. */
 export const queenFormSchema = z
   .object({
@@ -57,7 +60,7 @@ export const queenFormSchema = z
       .number({ error: 'The number of sisters is not a number.' })
       .int('Enter a whole number of sisters.')
       .min(1, 'Enter 1 for a queen alone, or how many sisters there are.')
-      .max(60, 'More than 60 sisters at once? Take them in in parts.'),
+      .max(MOST_SISTERS, `More than ${MOST_SISTERS} sisters at once? Take them in in parts.`),
     /** Both or none. */
     lat: coordinatesSchema.shape.lat.nullable(),
     lon: coordinatesSchema.shape.lon.nullable(),

@@ -6,9 +6,6 @@ import { put, type Outgoing } from '@/data/outbox';
 import { offerUndo } from '@/ui/undo';
 import { newQueenOf, type QueenForm } from './queen-form';
 
-/** More tubes are not filled in one evening. */
-export const MOST_SISTERS = 60;
-
 /**
  * The names of sisters: those of a letter are numbered, L1, L2 …; a number goes on. What is taken already is passed over.
  * @param first what was given for the first of them

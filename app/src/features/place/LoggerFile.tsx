@@ -1,14 +1,13 @@
 import type { Place, Probe } from '@gentle-burrow/core/facts';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { v7 } from 'uuid';
 import { lyingAt, useClimate, useProbeWaits } from '@/data/climate';
-import { put } from '@/data/outbox';
 import { SPACE } from '@/theme/tokens';
 import { Choice } from '@/ui/Choice';
 import { FileButton } from '@/ui/FileButton';
 import { Words } from '@/ui/Words';
 import { ImportReadings, READS } from './ImportReadings';
+import { layLogger } from './lay-logger';
 
 /** What is chosen: a file, and by whom it was written. */
 interface Chosen {
@@ -29,10 +28,11 @@ export function LoggerFile({ place }: { place: Place }) {
     const [only] = loggers;
     if (only && loggers.length === 1) setChosen({ probe: only, file: given });
     else if (only) setFile(given);
-    else {
-      const probe = namedAs(given, place);
-      void put({ what: 'probe', probe }).then(() => setChosen({ probe, file: given }));
-    }
+    // a file is read now and then: nobody is asked why its logger is silent
+    else
+      void layLogger(place, { name: nameIn(given), silentAfterH: null }).then((probe) =>
+        setChosen({ probe, file: given }),
+      );
   };
   return (
     <View style={styles.form}>
@@ -64,15 +64,7 @@ function Reading({ probe, file }: Chosen) {
   );
 }
 
-/** A logger by the name of its file: what it tells of before counts for this place too. */
-const namedAs = (file: File, place: Place): Probe => ({
-  id: v7(),
-  name: file.name.replace(/\.[a-z0-9]{1,4}$/i, '').slice(0, 80) || 'Logger',
-  kind: 'logger',
-  stays: [{ from: new Date(0).toISOString(), placeId: place.id }],
-  // a file is read now and then: nobody is asked why it is silent
-  silentAfterH: null,
-  checks: [],
-});
+/** What a logger is called by its file. */
+const nameIn = ({ name }: File): string => name.replace(/\.[a-z0-9]{1,4}$/i, '').slice(0, 80) || 'Logger';
 
 const styles = StyleSheet.create({ form: { gap: SPACE.m }, left: { alignSelf: 'flex-start' } });

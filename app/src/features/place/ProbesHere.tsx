@@ -3,7 +3,6 @@ import type { Place, Probe } from '@gentle-burrow/core/facts';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { v7 } from 'uuid';
 import { CLIMATE_KEY, lyingAt, useClimate, useProbeWaits } from '@/data/climate';
 import { fetchAnew } from '@/data/fetch-anew';
 import { call } from '@/data/network';
@@ -20,6 +19,7 @@ import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { CheckProbe } from './CheckProbe';
 import { ImportReadings } from './ImportReadings';
+import { layLogger } from './lay-logger';
 import { airText, readingText } from './reading-text';
 
 /** A logger that says nothing for so long is asked about, when nothing else was said, hours. */
@@ -54,23 +54,8 @@ function NewProbe({ place, onDone }: { place: Place; onDone(): void }) {
   const [hours, setHours] = useState<number | null>(SILENT_AFTER_H);
   const ok = name.trim() !== '' && hours !== null && hours >= 0.1 && hours <= 1440;
   const keep = async () => {
-    const probe: Probe = {
-      id: v7(),
-      name: name.trim(),
-      kind: 'logger',
-      // what its file tells of before counts for this place too
-      stays: [{ from: new Date(0).toISOString(), placeId: place.id }],
-      silentAfterH: hours,
-      checks: [],
-    };
-    await put({ what: 'probe', probe });
+    await layLogger(place, { name: name.trim(), silentAfterH: hours });
     onDone();
-    offerUndo(`${probe.name} lies here.`, () =>
-      put({
-        what: 'probe',
-        probe: { ...probe, stays: [...probe.stays, { from: new Date().toISOString(), placeId: null }] },
-      }),
-    );
   };
   return (
     <View style={styles.form}>

@@ -274,10 +274,11 @@ test(
   async ({ page, demo }) => {
     const id = await demo.queenId('S2');
     await page.goto(`${demo.url}/queens/${id}`);
-    await page.getByRole('button', { name: /Put her facts right$/ }).click();
+    await page.getByRole('button', { name: 'Correct', exact: true }).click();
     await page.getByRole('textbox', { name: 'Letter or name on the tube' }).fill('Seven');
+    await page.getByRole('button', { name: /^First tube: / }).click();
     await page.getByRole('textbox', { name: 'Length, mm' }).fill('160');
-    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await page.getByRole('button', { name: 'Save correction' }).click();
     await expect(page.getByRole('heading', { name: 'How is Seven doing?' })).toBeVisible();
     await toView(page, 'Log');
     await expect(page.getByText(/name Seven, was S2/).first()).toBeVisible();

@@ -99,7 +99,7 @@ test('every deed is one tap from her page; the due one stands first', async ({ p
     /Looked over/,
     /Tube was bumped/,
     /Loss/,
-    /Put her facts right/,
+    /Correct/,
   ])
     await expect(deeds.filter({ hasText: deed })).toBeVisible();
   for (const deed of ['Log a look', 'Leave alone'])

@@ -29,6 +29,35 @@ export async function writeEntries(
   return acts.flatMap(([entry]) => (entry ? [entry] : []));
 }
 
+/** What is written of a queen: something new, or an entry of hers put right. */
+export type Act =
+  | { queenId: string; body: EntryBody }
+  | { queenId: string; amends: string; over: string | null; replacement: EntryBody };
+
+/**
+ * Writes all of it.
+ * @returns what takes all of it back
+ */
+export async function writeActs(
+  acts: readonly Act[],
+  alongside: readonly Outgoing[] = [],
+): Promise<() => Promise<void>> {
+  const fresh = acts.flatMap((act) => ('body' in act ? [act] : []));
+  const written = fresh.length > 0 || alongside.length > 0 ? await writeEntries(fresh, alongside) : [];
+  const amended: Amendable[] = [];
+  for (const act of acts)
+    if ('amends' in act) {
+      const { queenId, amends: id, replacement, over } = act;
+      amended.push(await amendEntry({ queenId, id, otherId: otherOf(replacement) }, replacement, over));
+    }
+  return async () => {
+    await takeBack(written);
+    for (const a of amended) await amendEntry(a, null);
+    for (const out of alongside)
+      if (out.what === 'stock-move') await put({ what: 'stock-move', move: putBack(out.move) });
+  };
+}
+
 /** An entry, and the same in the log of the other colony that it concerns. */
 function actOf(queenId: string, id: string, body: EntryBody, loggedAt: string): Entry[] {
   const entry = { ...body, id, queenId, loggedAt } as Entry;

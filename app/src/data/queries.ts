@@ -208,6 +208,23 @@ const about = (items: readonly OutboxItem[], id: string, stored?: QueenDetail) =
       (out.what === 'own-kind' && stored?.view.species.some((s) => s.profileId === out.kind.id)),
   );
 
+/** Her view as this device works it out from what waits to be sent. */
+const localQuery = (
+  id: string,
+  stored: QueenDetail | undefined,
+  facts: QueenFacts | null,
+  mine: readonly OutboxItem[],
+  settings: KeeperSettings,
+  own: readonly OwnKind[],
+) => ({
+  queryKey: ['local', id, stored?.at ?? '', settings, own, mine.map((m) => m.id)],
+  queryFn: () =>
+    projectLocally(facts as QueenFacts, settings, new Date().toISOString(), own, stored?.learned),
+  enabled: mine.length > 0 && facts !== null,
+  networkMode: 'always' as const,
+  gcTime: 60_000,
+});
+
 /** One queen: as the server sees her, or, with entries still waiting, as this device works it out. */
 export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
   const items = useOutbox();
@@ -221,25 +238,10 @@ export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
     return { mine: some, facts: withPending(id, stored.data ? factsOf(stored.data) : null, some, places) };
   }, [id, stored.data, items, places]);
   const local = useQuery({
-    queryKey: ['local', id, stored.data?.at ?? '', settings, own, mine.map((m) => m.id)],
-    queryFn: () =>
-      projectLocally(facts as QueenFacts, settings, new Date().toISOString(), own, stored.data?.learned),
-    enabled: mine.length > 0 && facts !== null,
-    networkMode: 'always',
+    ...localQuery(id, stored.data, facts, mine, settings, own),
     placeholderData: keepPreviousData,
-    gcTime: 60_000,
   });
-  const learned = stored.data?.learned ?? NOTHING_LEARNED;
-  const data: ShownQueen | null =
-    mine.length > 0
-      ? facts && local.data
-        ? { facts, view: local.data.view, learned, waiting: true }
-        : facts && stored.data
-          ? { facts, view: stored.data.view, learned, waiting: true }
-          : null
-      : stored.data
-        ? { facts: factsOf(stored.data), view: stored.data.view, learned, waiting: false }
-        : null;
+  const data = shownOf(stored.data, facts, mine.length > 0, local.data?.view);
   const error = (mine.length > 0 ? local.error : null) ?? stored.error;
   return {
     data,
@@ -248,6 +250,58 @@ export function useQueen(id: string): Shown<ShownQueen> & { settled: boolean } {
     // what an earlier visit kept is shown at once, but nothing may be said to be as it was until the server has told
     settled: stored.fetchStatus !== 'fetching',
     retry: () => void stored.refetch(),
+  };
+}
+
+/** A queen with what waits worked in; until it is, her view is as the server told it. Null while nothing is known of her. */
+function shownOf(
+  stored: QueenDetail | undefined,
+  facts: QueenFacts | null,
+  waiting: boolean,
+  local: QueenView | undefined,
+): ShownQueen | null {
+  const view = (waiting ? local : undefined) ?? stored?.view;
+  if (!facts || !view) return null;
+  return { facts, view, learned: stored?.learned ?? NOTHING_LEARNED, waiting };
+}
+
+interface SeveralQueens {
+  /** Those who are known, in the order asked for. */
+  shown: ShownQueen[];
+  /** Some are still being fetched. */
+  loading: boolean;
+  /** Why some of them are not known; null when all are. */
+  error: Error | null;
+  retry(): void;
+}
+
+/** Several queens at once, each as `useQueen` has her. */
+export function useQueens(ids: readonly string[]): SeveralQueens {
+  const items = useOutbox();
+  const settings = useSettings();
+  const places = usePlaces();
+  const own = useOwnKinds();
+  const fresh = newQueensIn(items);
+  const stored = useQueries({
+    queries: ids.map((id) => ({ ...queenQuery(id), enabled: !fresh.includes(id) })),
+  });
+  const known = ids.map((id, i) => {
+    const detail = stored[i]?.data;
+    const mine = about(items, id, detail);
+    return { id, detail, mine, facts: withPending(id, detail ? factsOf(detail) : null, mine, places) };
+  });
+  const locals = useQueries({
+    queries: known.map(({ id, detail, facts, mine }) => localQuery(id, detail, facts, mine, settings, own)),
+  });
+  const shown = known.map(({ detail, facts, mine }, i) =>
+    shownOf(detail, facts, mine.length > 0, locals[i]?.data?.view),
+  );
+  const error = stored.find((s, i) => s.error && !shown[i])?.error ?? null;
+  return {
+    shown: shown.filter((s) => s !== null),
+    loading: error === null && shown.some((s) => s === null),
+    error,
+    retry: () => void Promise.all(stored.map((s) => s.refetch())),
   };
 }
 
@@ -271,16 +325,7 @@ export function useShelf(): Shown<ShelfRow[]> {
     written.flatMap(({ id, facts }) => (facts && isWithdrawn(facts.entries) ? [id] : [])),
   );
   const locals = useQueries({
-    queries: written.map(({ id, mine, detail, facts }) => {
-      return {
-        queryKey: ['local', id, detail?.at ?? '', settings, own, mine.map((m) => m.id)],
-        queryFn: () =>
-          projectLocally(facts as QueenFacts, settings, new Date().toISOString(), own, detail?.learned),
-        enabled: facts !== null,
-        networkMode: 'always' as const,
-        gcTime: 60_000,
-      };
-    }),
+    queries: written.map(({ id, mine, detail, facts }) => localQuery(id, detail, facts, mine, settings, own)),
   });
   const changed = new Map(
     locals.flatMap((l) => (l.data ? [[l.data.row.queen.id, l.data.row] as const] : [])),

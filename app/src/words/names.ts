@@ -26,6 +26,8 @@ export const NAMES = {
   whatIf: 'What if?',
   founder: 'What kind of founder is she?',
   toShelf: 'To the shelf',
+  selectSeveral: 'Select',
+  correct: 'Correct',
   putRight: 'Put right',
   takeBack: 'Take back',
 } as const;

@@ -37,6 +37,15 @@ export const beliefOf = (s: PickedSpecies): SpeciesBelief => ({
   ...(s.others.length > 0 ? { others: s.others } : {}),
 });
 
+/** A belief as it is put right; one that nobody holds yet is a guess. */
+export const pickedOf = (known: SpeciesBelief | null | undefined): PickedSpecies => ({
+  profileId: known?.profileId ?? '',
+  sure: known?.sure ?? 'guess',
+  namedBy: known?.namedBy ?? '',
+  called: known?.called,
+  others: known?.others ?? [],
+});
+
 interface SpeciesPickProps {
   species: readonly KindCard[];
   value: PickedSpecies;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
@@ -9,6 +9,7 @@ import type { Deed } from './deed';
 import type { FormKind } from './kind-form';
 import { hasForm, KIND_FORMS } from './kind-forms';
 import { kindIcon } from './kind-views';
+import { CorrectHer } from './kinds/correct/CorrectHer';
 import { WriteEntry } from './WriteEntry';
 import { NAMES } from '@/words/names';
 
@@ -28,6 +29,7 @@ interface DeedsProps {
 export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
   const [open, setOpen] = useState<FormKind | null>(start?.kind ?? null);
   const { id } = shown.facts.queen;
+  const only = useMemo(() => [shown], [shown]);
   const choose = (deed: Deed) => {
     if (hasForm(deed)) {
       setOpen(open === deed ? null : deed);
@@ -58,7 +60,15 @@ export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
           </Button>
         ) : null}
       </View>
-      {open ? (
+      {open === 'correct' ? (
+        <CorrectHer
+          shown={only}
+          onDone={() => {
+            setOpen(null);
+            onDone?.();
+          }}
+        />
+      ) : open ? (
         <WriteEntry
           key={open}
           shown={shown}

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { put } from '@/data/outbox';
 import { amendEntry, otherOf, writeEntry, putBack } from '@/data/entries';
 import { type ShownQueen } from '@/data/queries';
+import { useProfileOf } from '@/features/founder/profiles';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
@@ -57,7 +58,10 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
   const limits = limitsOf(shown, kind);
   const fault = dayFault(when.day, now, limits, when.time) ?? undefined;
   const at = fault ? null : momentOf(when.day, now, limits.from, amends?.body.at, when.time);
-  const stopped = (form.useStopped ?? useNothing)(fields, shown);
+  const profileOf = useProfileOf();
+  const stopped =
+    (form.useStopped ?? useNothing)(fields, shown) ||
+    (form.skips?.(fields, shown, profileOf) ?? null) !== null;
   const said =
     stopped || at === null || (form.needsText && text === '') ? null : form.finish(fields, shown, at);
   const save = useOnce(async () => {

@@ -1,6 +1,7 @@
 import type { StockMove } from '@gentle-burrow/core/facts';
 import type { BodyOf, KindName } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
+import type { ProfileOf } from '@gentle-burrow/core/species/catalogue';
 import type { ReactNode } from 'react';
 import type { ShownQueen } from '@/data/queries';
 
@@ -12,7 +13,10 @@ export type FormKind = Exclude<KindName, PagedKind>;
 export type Saying<K extends FormKind> = Omit<BodyOf<K>, 'kind' | 'at' | 'text'>;
 
 export interface FieldsProps<D extends object> {
+  /** Of whom it is written; of several the first of them. */
   shown: ShownQueen;
+  /** All of whom it is written, where they are several. */
+  all?: readonly ShownQueen[];
   draft: D;
   change(part: Partial<D>): void;
 }
@@ -38,6 +42,10 @@ export interface KindForm<K extends FormKind, D extends object = object> {
   finish(draft: D, shown: ShownQueen, at: Instant): Saying<K> | null;
   /** Whether something that is known elsewhere stands against it: asked at every drawing, as a hook. */
   useStopped?(draft: D, shown: ShownQueen): boolean;
+  /** Why nothing of the kind is written of her, in a sentence; null when it can be. */
+  skips?(draft: D, shown: ShownQueen, profileOf: ProfileOf): string | null;
+  /** The same for another colony, whose parts are others; null where it has none like that. Left out: it holds for all. */
+  forOther?(draft: D, from: ShownQueen, to: ShownQueen): D | null;
   /** What is taken from the stock with it, and put back when it is undone. */
   uses?(draft: D, shown: ShownQueen): StockMove[];
   Fields?(props: FieldsProps<D>): ReactNode;

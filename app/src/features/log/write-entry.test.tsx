@@ -2,11 +2,12 @@ import { entryBodySchema, KIND_NAMES, type Entry, type EntryBody } from '@gentle
 import { housing } from '@gentle-burrow/core/housing';
 import { usualTube } from '@gentle-burrow/core/tube';
 import { SAMPLES } from '@gentle-burrow/core/world';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drop, outboxItems } from '@/data/outbox';
 import type { ShownQueen } from '@/data/queries';
 import { daysAgo, madeQueen, PretendServer, show } from '../../../test/kit';
 import { Colony } from '../../../test/pages';
+import { undoLast } from '@/ui/undo';
 import type { FormKind, KindForm } from './kind-form';
 import { hasForm, KIND_FORMS } from './kind-forms';
 
@@ -21,9 +22,10 @@ const formOf = (kind: FormKind) => KIND_FORMS[kind] as unknown as KindForm<FormK
 /** What a form looks at of a queen: workers were counted, nothing else is known. */
 const shown = {
   facts: {
-    queen: { label: 'Vesper', batch: '', placeId: SAMPLES.move.placeId },
+    queen: { label: 'Vesper', batch: '', placeId: SAMPLES.move.placeId, createdAt: daysAgo(30) },
     home: usualTube('', ''),
     place: { id: 'here', name: 'Drawer', tempC: 25 },
+    entries: [],
   },
   view: {
     housing: housing(usualTube('', ''), []),
@@ -129,13 +131,15 @@ test('a day before she was there is refused with the way to mend it', async () =
 
 test('her name and tube are put right; what was held before stays in her log', async () => {
   const { server } = await page([]);
-  press('Put her facts right');
-  const keep = () => screen.getByRole('button', { name: 'Keep the correction' });
+  press('Correct');
+  const keep = () => screen.getByRole('button', { name: 'Save correction' });
   expect(keep().getAttribute('aria-disabled')).toBe('true');
   const label = screen.getByRole('textbox', { name: 'Letter or name on the tube' });
   fireEvent.change(label, { target: { value: ' ' } });
   expect(screen.getByRole('alert').textContent).toMatch(/Give her a letter/);
   fireEvent.change(label, { target: { value: 'Vespa' } });
+  expect(screen.getByText('Before: Vesper')).toBeTruthy();
+  press(/^First tube: /);
   fireEvent.change(screen.getByRole('textbox', { name: 'Length, mm' }), { target: { value: '200' } });
   fireEvent.click(keep());
   await waitFor(() =>
@@ -148,6 +152,38 @@ test('her name and tube are put right; what was held before stays in her log', a
   expect(await screen.findByRole('heading', { name: 'How is Vespa doing?' })).toBeTruthy();
   to('Log');
   expect(screen.getByText(/name Vespa, was Vesper/)).toBeTruthy();
+});
+
+test('day, site and species are corrected where her name is, and undone together', async () => {
+  const { server, facts } = await page([FED]);
+  press('Correct');
+  fireEvent.change(screen.getByLabelText('Day she was taken in'), {
+    target: { value: daysAgo(1).slice(0, 10) },
+  });
+  expect(screen.getByRole('alert').textContent).toMatch(/already\. Choose that day or an earlier one/);
+  expect(screen.getByRole('button', { name: 'Save correction' }).getAttribute('aria-disabled')).toBe('true');
+  fireEvent.change(screen.getByLabelText('Day she was taken in'), {
+    target: { value: daysAgo(40).slice(0, 10) },
+  });
+  fireEvent.change(screen.getByRole('textbox', { name: 'Where she was found' }), {
+    target: { value: 'Mill bank' },
+  });
+  fireEvent.change(screen.getByRole('textbox', { name: 'Batch' }), { target: { value: 'June' } });
+  expect(screen.getByText('Before: no batch')).toBeTruthy();
+  press('Save correction');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(2));
+  const sent = server.bodiesOf('/entries') as { kind: string; id: string }[];
+  expect(sent[0]).toMatchObject({ kind: 'correct', batch: { was: '', is: 'June' } });
+  expect(sent[1]).toMatchObject({
+    kind: 'amendment',
+    amends: facts.entries[0]?.id,
+    replacement: { kind: 'intake', found: 'walking', wings: 'dealate', where: 'Mill bank' },
+  });
+  await act(async () => void (await undoLast()));
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(4));
+  const back = (server.bodiesOf('/entries') as { amends: string; replacement: null }[]).slice(2);
+  expect(back.map((b) => b.amends).sort()).toEqual(sent.map((e) => e.id).sort());
+  expect(back.every((b) => b.replacement === null)).toBe(true);
 });
 
 test('an intake is put right, and cannot come after what was written of her', async () => {

@@ -317,6 +317,26 @@ export function checked(
   return fault ? { change: null, fault } : { change: read.data, fault: null };
 }
 
+/** The part of another home that answers to one of this: the first tube to the first tube, the second box to the second. */
+function counterpart(from: Housing, to: Housing, id: string): string | null {
+  const kind = partOf(from, id)?.part.kind;
+  const alike = (home: Housing) => standing(home).filter((p) => p.part.kind === kind);
+  return alike(to)[alike(from).findIndex((p) => p.part.id === id)]?.part.id ?? null;
+}
+
+/** The same change at another home; null where it cannot be done there, and for who is in which part, which is seen of each. */
+export function forOther(draft: HomeDraft, from: ShownQueen, to: ShownQueen): HomeDraft | null {
+  const [here, there] = [from.view.housing, to.view.housing];
+  const what = whatOf(here, draft);
+  if (what === 'moved-in' || !whatsOf(there, draft).includes(what)) return null;
+  const of = (id: string | null) => (id === null ? null : counterpart(here, there, id));
+  const [partId, toId] = [of(draft.partId), of(draft.toId)];
+  if ((draft.partId !== null && partId === null) || (draft.toId !== null && toId === null)) return null;
+  const id = v7();
+  const { was: _, ...tube } = draft.tube;
+  return { ...draft, what, partId, toId, tube: { ...tube, id }, body: { ...draft.body, id } };
+}
+
 type Jointed = Extract<HomeChange, { what: 'set-up' | 'joined' }>;
 const jointDraft = ({ by, gapMm, lengthMm, toId, port, toPort }: Jointed): Partial<HomeDraft> => ({
   by,

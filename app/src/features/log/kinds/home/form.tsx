@@ -2,7 +2,7 @@ import type { StockMove } from '@gentle-burrow/core/facts';
 import { nounOf } from '@gentle-burrow/core/housing';
 import { v7 } from 'uuid';
 import type { KindForm } from '../../kind-form';
-import { checked, draftOf, emptyDraft, whatOf, type HomeDraft } from './draft';
+import { checked, draftOf, emptyDraft, forOther, whatOf, type HomeDraft } from './draft';
 import { Fields } from './Fields';
 
 /** A part more, who is in which, water, doors, a part less: her home changes, and her water with it. */
@@ -30,6 +30,7 @@ export const home: KindForm<'home', HomeDraft> = {
     const { change } = checked(draft, shown);
     return change ? { change } : null;
   },
+  forOther,
   uses(draft, shown): StockMove[] {
     const { itemId, kind } = draft;
     if (whatOf(shown.view.housing, draft) !== 'set-up' || kind !== 'tube' || !itemId) return [];

@@ -1,6 +1,6 @@
 import { speciesBeliefSchema } from '@gentle-burrow/core/log';
 import { useSpecies } from '@/data/queries';
-import { beliefOf, SpeciesPick, type PickedSpecies } from '@/features/founder/SpeciesPick';
+import { beliefOf, pickedOf, SpeciesPick, type PickedSpecies } from '@/features/founder/SpeciesPick';
 import type { FieldsProps, KindForm } from '../../kind-form';
 
 function Fields({ draft, change, shown }: FieldsProps<PickedSpecies>) {
@@ -21,16 +21,7 @@ export const identify: KindForm<'identify', PickedSpecies> = {
   deed: 'Change species',
   keep: 'Keep this name',
   kept: () => 'Her new name is kept.',
-  begin: ({ view }, body) => {
-    const known = body?.species ?? view.ledger.species;
-    return {
-      profileId: known?.profileId ?? '',
-      sure: known?.sure ?? 'guess',
-      namedBy: known?.namedBy ?? '',
-      called: known?.called,
-      others: known?.others ?? [],
-    };
-  },
+  begin: ({ view }, body) => pickedOf(body?.species ?? view.ledger.species),
   finish: (draft) => {
     const checked = speciesBeliefSchema.safeParse(beliefOf(draft));
     return checked.success ? { species: checked.data } : null;

@@ -22,18 +22,22 @@ interface Draft {
 
 const LARGE_STEP_C = 5;
 
-function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+function Fields({ shown, all = [shown], draft, change }: FieldsProps<Draft>) {
   const { temperature } = usePreferences();
   const here = shown.facts.place;
-  const places = usePlacesAsMeasured().filter((p) => p.id !== here.id || p.id === draft.was);
+  const together = all.every((s) => s.facts.place.id === here.id);
+  const places = usePlacesAsMeasured().filter((p) => p.id !== here.id || p.id === draft.was || !together);
   const place = places.find((p) => p.id === draft.placeId);
-  const profile = useProfileOf()(shown.view.profileId);
-  const heat = place ? HEAT_WORDS[heatOf(profile, place.tempC, thermometerErrorC(place))] : null;
+  const profileOf = useProfileOf();
+  const heats = place
+    ? all.map((s) => HEAT_WORDS[heatOf(profileOf(s.view.profileId), place.tempC, thermometerErrorC(place))])
+    : [];
+  const heat = [...new Set(heats.filter(Boolean))].join(' ');
   return (
     <View style={{ gap: SPACE.m }}>
       {places.length > 0 ? (
         <Choice
-          label={draft.was === null ? `From ${here.name} to` : 'To'}
+          label={draft.was === null && together ? `From ${here.name} to` : 'To'}
           options={places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }))}
           value={draft.placeId}
           onChange={(placeId) => change({ placeId })}
@@ -47,7 +51,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
         </Caution>
       ) : null}
       <Words kind="small" soft>
-        {place && Math.abs(place.tempC - shown.view.tempC) > LARGE_STEP_C
+        {place && all.some((s) => Math.abs(place.tempC - s.view.tempC) > LARGE_STEP_C)
           ? 'A large step: rapid swings harm. Carry her over in stages, and keep the water end away from heat.'
           : 'Carry it level and slowly: a move disturbs her like a look.'}
       </Words>
@@ -65,5 +69,7 @@ export const move: KindForm<'move', Draft> = {
   kept: (_, shown) => `${shown.facts.queen.label} was carried over.`,
   begin: (_, body) => ({ was: body?.placeId ?? null, placeId: body?.placeId ?? null }),
   finish: ({ placeId }) => (placeId ? { placeId } : null),
+  skips: ({ was, placeId }, { facts }) =>
+    was === null && placeId === facts.place.id ? `It is at ${facts.place.name} already.` : null,
   Fields,
 };

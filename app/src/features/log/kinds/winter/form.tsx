@@ -50,21 +50,23 @@ function faultOf({ placeId, thenPlaceId, from, until }: Draft): string | null {
   return null;
 }
 
-function Fields({ shown, draft, change }: FieldsProps<Draft>) {
+const WHERE_EACH_IS = 'Where each is now';
+const NO_WINTER = 'Her species does not winter. In the cold she would simply stop developing.';
+
+function Fields({ shown, all = [shown], draft, change }: FieldsProps<Draft>) {
   const units = usePreferences();
   const { temperature } = units;
   const { hemisphere } = useSettings();
   const places = usePlacesAsMeasured();
   const profile = useProfileOf()(shown.view.profileId);
-  if (!profile.winters.value)
-    return (
-      <Fault>
-        Her kind does not winter: kept cold, she would only stand still. No winter is planned for her.
-      </Fault>
-    );
+  if (!profile.winters.value) return <Fault>{NO_WINTER}</Fault>;
   const now = new Date().toISOString();
   const usual = winterAround(now, hemisphere, zoneNow());
   const options = places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }));
+  // of several each goes back to her own place (`forOther`)
+  const back = all.every((s) => s.facts.place.id === shown.facts.place.id)
+    ? options
+    : options.map((o) => (o.value === shown.facts.place.id ? { value: o.value, label: WHERE_EACH_IS } : o));
   const [cold, warm] = [draft.placeId, draft.thenPlaceId].map((id) => places.find((p) => p.id === id));
   const fault = faultOf(draft);
   const steps: Phrase[] = [
@@ -103,7 +105,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
           </Button>
           <Choice
             label="Where she stands afterwards"
-            options={options}
+            options={back}
             value={draft.thenPlaceId}
             onChange={(thenPlaceId) => change({ thenPlaceId })}
           />
@@ -114,6 +116,9 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
             </Words>
           ) : null}
           <View aria-live="polite">
+            {all.length > 1 && steps.length > 0 ? (
+              <Words kind="smallBold">{`Steps for ${shown.facts.queen.label}`}</Words>
+            ) : null}
             {steps.map((s, i) => (
               <Said kind="small" key={i} phrase={s} />
             ))}
@@ -164,7 +169,15 @@ export const winter: KindForm<'winter', Draft> = {
     const [begins, ends] = [momentOf(from, was?.from), momentOf(until, was?.until)];
     return { plan: { placeId, thenPlaceId, from: begins, until: ends } };
   },
-  useStopped: (_, shown) => !useProfileOf()(shown.view.profileId).winters.value,
+  skips(draft, { view }, profileOf) {
+    if (!profileOf(view.profileId).winters.value) return NO_WINTER;
+    return draft.off ? null : faultOf(draft);
+  },
+  forOther: (draft, from, to) => ({
+    ...draft,
+    was: null,
+    thenPlaceId: draft.thenPlaceId === from.facts.place.id ? to.facts.place.id : draft.thenPlaceId,
+  }),
   Fields,
 };
 

@@ -6,6 +6,8 @@ import { Words } from './Words';
 
 interface TickProps {
   label: string;
+  /** For those who listen, where the label alone does not say what it is of. */
+  name?: string;
   /** More about it, below. */
   says?: string | undefined;
   on: boolean;
@@ -13,13 +15,13 @@ interface TickProps {
 }
 
 /** One of a list, ticked or not: the whole line is the target. */
-export function Tick({ label, says, on, onPress }: TickProps) {
+export function Tick({ label, name = label, says, on, onPress }: TickProps) {
   const p = useBurrow();
   return (
     <Pressable
       role="checkbox"
       aria-checked={on}
-      aria-label={says ? `${label}. ${says}` : label}
+      aria-label={says ? `${name}. ${says}` : name}
       onPress={onPress}
       style={styles.line}
     >

@@ -6,6 +6,7 @@ export const KEYS = [
   { keys: 'l', does: 'log a look at this queen' },
   { keys: 'n', does: 'take in a new queen' },
   { keys: 'u', does: 'undo what was just written' },
+  { keys: 'x', does: 'on the shelf: select several; Space ticks, Shift+click ticks all up to it' },
   { keys: 'f', does: 'feed several queens' },
   { keys: 't', does: 'to Today' },
   { keys: 'g', does: 'to the shelf' },

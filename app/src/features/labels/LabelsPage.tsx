@@ -1,6 +1,7 @@
 import { LABEL_SHEETS } from '@gentle-burrow/core/labels';
 import { useState } from 'react';
 import { Image, Linking, StyleSheet, View } from 'react-native';
+import { inOrder, living } from '@/features/shelf/arrange';
 import { useShelf, useSpecies } from '@/data/queries';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
@@ -29,11 +30,11 @@ interface Draft {
 const QUESTION = 'Which labels do you want?';
 
 /** Which labels do you want? Letter, species, day, and a code that opens the look of just this queen. */
-export function LabelsPage() {
+export function LabelsPage({ only }: { only?: readonly string[] | undefined }) {
   const units = usePreferences();
   const p = useBurrow();
   const shelf = useShelf();
-  const rows = (shelf.data ?? []).filter((r) => !r.lost);
+  const rows = living(shelf.data ?? []).sort((a, b) => inOrder(a.queen.label, b.queen.label));
   const species = useSpecies();
   const [width, onLayout] = useWidth();
   const [failed, setFailed] = useState<string | null>(null);
@@ -43,9 +44,16 @@ export function LabelsPage() {
     origin: window.location.origin,
     without: [],
   });
+  // those who were selected on the shelf stand in for what was chosen here before
+  const [asked, setAsked] = useState(only);
+  const without = asked ? rows.map((r) => r.queen.id).filter((id) => !asked.includes(id)) : d.without;
+  const leaveOut = (ids: string[]) => {
+    setAsked(undefined);
+    change({ without: ids });
+  };
   const sheet = LABEL_SHEETS.find((s) => s.id === d.sheet) ?? LABEL_SHEETS[0]!;
   const perPage = sheet.columns * sheet.rows;
-  const chosen = rows.filter((r) => !d.without.includes(r.queen.id)).map((r) => r.queen.id);
+  const chosen = rows.filter((r) => !without.includes(r.queen.id)).map((r) => r.queen.id);
   const skipFine = Number.isInteger(d.skip) && d.skip >= 0 && d.skip < perPage;
   const originFine = /^https?:\/\/[^\s/]+/.test(d.origin) && d.origin.length <= 120;
   const ready = chosen.length > 0 && skipFine && originFine;
@@ -58,7 +66,7 @@ export function LabelsPage() {
   const pages = Math.max(1, Math.ceil((chosen.length + (skipFine ? d.skip : 0)) / perPage));
   const svg = inZone(`/api/labels.svg?${query}`);
   const toggle = (id: string) =>
-    change({ without: d.without.includes(id) ? d.without.filter((w) => w !== id) : [...d.without, id] });
+    leaveOut(without.includes(id) ? without.filter((w) => w !== id) : [...without, id]);
   if (!shelf.data)
     return (
       <Screen question={QUESTION} back="/bench">
@@ -105,11 +113,8 @@ export function LabelsPage() {
       <Sheet tight>
         <View style={styles.head}>
           <Words kind="heading" level={2}>{`${chosen.length} of ${rows.length} queens`}</Words>
-          <Button
-            mode="text"
-            onPress={() => change({ without: d.without.length > 0 ? [] : rows.map((r) => r.queen.id) })}
-          >
-            {d.without.length > 0 ? 'All' : 'None'}
+          <Button mode="text" onPress={() => leaveOut(without.length > 0 ? [] : rows.map((r) => r.queen.id))}>
+            {without.length > 0 ? 'All' : 'None'}
           </Button>
         </View>
         {rows.length === 0 ? <Words soft>No living queen stands here: nothing to label yet.</Words> : null}
@@ -118,7 +123,7 @@ export function LabelsPage() {
             <Tick
               key={r.queen.id}
               label={`${r.queen.label}, ${species.find((s) => s.id === r.profileId)?.name ?? 'unknown'}`}
-              on={!d.without.includes(r.queen.id)}
+              on={!without.includes(r.queen.id)}
               onPress={() => toggle(r.queen.id)}
             />
           ))}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
@@ -10,7 +10,11 @@ import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
 import { go } from '@/ui/way';
 import { Words } from '@/ui/Words';
-import { arrange, MANY, SORTS, type Sort } from './arrange';
+import { useKeys } from '@/ui/keys';
+import { allOf, NONE, toggled, upTo, type Chosen } from '@/features/many/chosen';
+import { ManyBar, type ManyDeed } from '@/features/many/ManyBar';
+import { ManyPop } from '@/features/many/ManyPop';
+import { arrange, living, MANY, SORTS, type Sort } from './arrange';
 import { EmptyShelf } from './EmptyShelf';
 import { TubeList } from './TubeList';
 import { NAMES } from '@/words/names';
@@ -21,6 +25,8 @@ export function ShelfPage() {
   const species = useSpecies();
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<Sort>('urgent');
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [deed, setDeed] = useState<Exclude<ManyDeed, 'labels'> | null>(null);
   const rows = shelf.data;
   const many = (rows?.length ?? 0) >= MANY;
   const sections = arrange(
@@ -28,12 +34,40 @@ export function ShelfPage() {
     many ? { search, sort } : { search: '', sort: 'urgent' },
     (r) => species.find((s) => s.id === r.profileId)?.name ?? 'Unknown',
   );
+  // as they stand on the shelf; who has gone meanwhile is ticked no more
+  const shown = sections.flatMap((s) => living(s.rows).map((r) => r.queen.id));
+  const here = useMemo(() => new Set(living(rows ?? []).map((r) => r.queen.id)), [rows]);
+  const ticked = chosen?.ids.filter((id) => here.has(id)) ?? [];
+  const end = () => {
+    setChosen(null);
+    setDeed(null);
+  };
+  const choose = (what: ManyDeed) => {
+    if (what === 'labels') go(`/labels?queens=${ticked.join(',')}`);
+    else setDeed(what);
+  };
+  const keys = useMemo(
+    () => ({
+      x: () => setChosen((c) => c ?? NONE),
+      Escape: () => setChosen(null),
+    }),
+    [],
+  );
+  useKeys(keys);
   return (
     <Screen
       question="Who stands here?"
       wide
       foot={
-        rows && rows.length > 0 ? (
+        chosen && rows ? (
+          <ManyBar
+            n={ticked.length}
+            full={shown.length > 0 && shown.every((id) => ticked.includes(id))}
+            onAll={() => setChosen(allOf(chosen, shown))}
+            onDeed={choose}
+            onEnd={end}
+          />
+        ) : rows && rows.length > 0 ? (
           <View style={styles.foot}>
             <Button
               compact
@@ -44,8 +78,13 @@ export function ShelfPage() {
             >
               {NAMES.takeIn}
             </Button>
-            <Button compact mode="outlined" icon="food-apple-outline" onPress={() => go('/feed')}>
-              {NAMES.feedSeveral}
+            <Button
+              compact
+              mode="outlined"
+              icon="checkbox-multiple-marked-outline"
+              onPress={() => setChosen(NONE)}
+            >
+              {NAMES.selectSeveral}
             </Button>
             <IconButton
               icon="qrcode-scan"
@@ -75,7 +114,22 @@ export function ShelfPage() {
           </Button>
         </View>
       ) : null}
-      <TubeList sections={sections} />
+      <TubeList
+        sections={sections}
+        select={
+          chosen
+            ? {
+                ids: ticked,
+                onTick: (id) => setChosen(toggled(chosen, id)),
+                onUpTo: (id) => setChosen(upTo(chosen, id, shown)),
+                onAllOf: (ids) => setChosen(allOf(chosen, ids)),
+              }
+            : undefined
+        }
+      />
+      {deed && ticked.length > 0 ? (
+        <ManyPop ids={ticked} what={deed} onClose={() => setDeed(null)} onDone={end} />
+      ) : null}
     </Screen>
   );
 }

@@ -8,6 +8,7 @@ export const SORTS = [
   { value: 'name', label: 'By name' },
   { value: 'species', label: 'By species' },
   { value: 'place', label: 'By place' },
+  { value: 'batch', label: 'By batch' },
   { value: 'newest', label: 'Newest first' },
 ] as const;
 export type Sort = (typeof SORTS)[number]['value'];
@@ -33,7 +34,7 @@ function byPressure(rows: readonly ShelfRow[]): Section[] {
 }
 
 /** A2 before A10. */
-const inOrder = (a: string, b: string): number => a.localeCompare(b, undefined, { numeric: true });
+export const inOrder = (a: string, b: string): number => a.localeCompare(b, undefined, { numeric: true });
 
 function grouped(rows: readonly ShelfRow[], titleOf: (row: ShelfRow) => string): Section[] {
   const groups = new Map<string, ShelfRow[]>();
@@ -60,6 +61,7 @@ export function arrange(
     name: () => grouped(here, () => 'All by name'),
     species: () => grouped(here, speciesOf),
     place: () => grouped(here, (r) => r.placeName),
+    batch: () => grouped(here, (r) => r.queen.batch || 'No batch'),
     newest: () => [
       {
         title: 'Newest first',

@@ -146,8 +146,8 @@ test('back goes where one came from, step by step inside the intake too', async 
   await expect(page.getByRole('heading', { name: 'Who stands here?' })).toBeVisible();
   // what was begun is come back to, and can be thrown away
   await page.getByRole('button', { name: 'Take in a queen' }).click();
-  await expect(page.getByText(/What you began earlier is here again/)).toBeVisible();
-  await page.getByRole('button', { name: 'Discard it' }).click();
+  await expect(page.getByText(/You started this earlier/)).toBeVisible();
+  await page.getByRole('button', { name: 'Discard draft' }).click();
   await expect(page.getByRole('radio', { name: 'Caught walking' })).toHaveAttribute('aria-checked', 'false');
 });
 

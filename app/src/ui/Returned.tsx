@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -8,41 +7,38 @@ import { Words } from './Words';
 interface ReturnedProps {
   /** Something begun earlier stands in the form. */
   kept: boolean;
-  /** Empties the form. */
-  onDiscard(): void;
 }
 
-/** Says that what stands here was begun earlier and not kept, and lets it be thrown away. */
-export function Returned({ kept, onDiscard }: ReturnedProps) {
+/** Says, above a form, that what stands in it was begun earlier and not saved. */
+export function Returned({ kept }: ReturnedProps) {
   const p = useBurrow();
-  const [gone, setGone] = useState(false);
-  if (!kept || gone) return null;
   return (
-    <View role="status" style={[styles.line, { backgroundColor: p.mossWash }]}>
-      <Words kind="small" style={styles.fill}>
-        What you began earlier is here again. It is not written down yet.
-      </Words>
-      <Button
-        compact
-        mode="text"
-        onPress={() => {
-          onDiscard();
-          setGone(true);
-        }}
-      >
-        Discard it
-      </Button>
+    <View role="status">
+      {kept ? (
+        <View style={[styles.line, { backgroundColor: p.mossWash }]}>
+          <Words kind="small">You started this earlier. It is not saved yet.</Words>
+        </View>
+      ) : null}
     </View>
   );
 }
 
+interface DiscardProps extends ReturnedProps {
+  /** Empties the form; it is offered back. */
+  onDiscard(): void;
+}
+
+/** Throws away what was begun earlier. It stands behind the fields: whoever goes by Tab comes to them first. */
+export function Discard({ kept, onDiscard }: DiscardProps) {
+  if (!kept) return null;
+  return (
+    <Button compact mode="text" style={styles.left} onPress={onDiscard}>
+      Discard draft
+    </Button>
+  );
+}
+
 const styles = StyleSheet.create({
-  line: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    paddingHorizontal: SPACE.m,
-    borderRadius: 4,
-  },
-  fill: { flexGrow: 1, flexShrink: 1, flexBasis: 160 },
+  line: { padding: SPACE.m, borderRadius: 4 },
+  left: { alignSelf: 'flex-start' },
 });

@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react';
 import { apart } from '@/data/example';
+import { offerUndo } from './undo';
 
 const PREFIX = apart('burrow.draft.');
 
@@ -29,9 +30,11 @@ export function clearDraft(key: string): void {
   }
 }
 
-/** State that survives leaving the page half done. `clear` forgets it. */
+export const DRAFT_DISCARDED = 'Draft discarded.';
+
+/** State that survives leaving the page half done. `clear` forgets it, once it is saved; `discard` offers it back. */
 export function useDraft<T extends object>(key: string, empty: T) {
-  const [kept] = useState(() => readDraft<T>(key) !== null);
+  const [kept, setKept] = useState(() => readDraft<T>(key) !== null);
   const [value, setValue] = useState<T>(() => ({ ...empty, ...readDraft<T>(key) }));
   const change = useCallback(
     (part: Partial<T>) =>
@@ -45,7 +48,16 @@ export function useDraft<T extends object>(key: string, empty: T) {
   const clear = useCallback(() => {
     clearDraft(key);
     setValue(empty);
+    setKept(false);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the empty form of a key does not change
   }, [key]);
-  return { value, change, clear, kept };
+  const discard = () => {
+    clear();
+    offerUndo(DRAFT_DISCARDED, async () => {
+      keepDraft(key, value);
+      setValue(value);
+      setKept(true);
+    });
+  };
+  return { value, change, clear, discard, kept };
 }

@@ -13,7 +13,7 @@ import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { useKeepKey } from '@/ui/keys';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -36,7 +36,7 @@ const EMPTY: Draft = { chosen: [], feed: NO_FEED, when: NOW, text: '' };
 /** Whom do you feed? One meal written of several queens at once. */
 export function FeedPage() {
   const shelf = useShelf();
-  const { value: draft, change, clear, kept } = useDraft<Draft>('feed-several', EMPTY);
+  const { value: draft, change, clear, discard, kept } = useDraft<Draft>('feed-several', EMPTY);
   const now = new Date();
   const rows = useMemo(() => (shelf.data ? feedable(shelf.data, new Date()) : null), [shelf.data]);
   const chosen = (rows ?? []).map(({ row }) => row).filter((r) => draft.chosen.includes(r.queen.id));
@@ -69,7 +69,7 @@ export function FeedPage() {
       back="/"
       side={
         <>
-          <Returned kept={kept} onDiscard={clear} />
+          <Returned kept={kept} />
           {shelf.loading ? <Loading what="the shelf" /> : null}
           {shelf.error ? <Failed error={shelf.error} onRetry={shelf.retry} /> : null}
           {rows && rows.length === 0 ? <EmptyShelf /> : null}
@@ -99,6 +99,7 @@ export function FeedPage() {
             onChange={(when) => change({ when })}
           />
           <TextField label="Note" multiline value={draft.text} onChange={(text) => change({ text })} />
+          <Discard kept={kept} onDiscard={discard} />
         </Sheet>
       ) : null}
     </Screen>

@@ -6,10 +6,11 @@ import { StyleSheet, View } from 'react-native';
 import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { clearDraft, keepDraft, readDraft } from '@/ui/drafts';
-import { Returned } from '@/ui/Returned';
+import { clearDraft, DRAFT_DISCARDED, keepDraft, readDraft } from '@/ui/drafts';
+import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
+import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import {
   doubtsOf,
@@ -64,7 +65,7 @@ interface NewQueenPageProps {
 /** Takes a queen in, in the order in which the hands work: five short steps, each kept while it is typed. */
 export function NewQueenPage(props: NewQueenPageProps) {
   const [turn, setTurn] = useState(0);
-  return <Steps key={turn} {...props} onStartOver={() => setTurn(turn + 1)} />;
+  return <Steps key={turn} {...props} onStartOver={() => setTurn((t) => t + 1)} />;
 }
 
 /** "Take her in", or how many and by which names. */
@@ -157,6 +158,14 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
     clearDraft(DRAFT);
     onStartOver();
     if (step > 0) goInsteadOfAll(INTAKE, stepAddress(0));
+    const gone: Draft = { step, form: getValues() };
+    offerUndo(DRAFT_DISCARDED, async () => {
+      keepDraft(DRAFT, gone);
+      // whoever is elsewhere by now finds it there again
+      if (window.location.pathname !== INTAKE) return;
+      onStartOver();
+      goInstead(`${stepAddress(step)}${BEGUN}`, INTAKE);
+    });
   };
 
   return (
@@ -188,13 +197,8 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
             kind="small"
             soft
           >{`Step ${step + 1} of ${QUESTIONS.length}. What you write is kept if you leave.`}</Words>
-          {draft && !begun ? (
-            <Button compact mode="text" onPress={startOver}>
-              Start over
-            </Button>
-          ) : null}
         </View>
-        <Returned kept={begun && draft !== null} onDiscard={startOver} />
+        <Returned kept={begun && draft !== null} />
         {step === 0 ? <LikeTheLast places={places} /> : null}
         {step === 0 ? <StepOrigin /> : null}
         {step === 0 && doubts.some((d) => askedBack.includes(d)) ? (
@@ -209,6 +213,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
         {step === 2 ? <StepSpecies /> : null}
         {step === 3 ? <StepTube places={places} /> : null}
         {step === 4 ? <StepPlace places={places} /> : null}
+        <Discard kept={draft !== null} onDiscard={startOver} />
       </Screen>
     </FormProvider>
   );

@@ -1,3 +1,4 @@
+import { undoLast } from '@/ui/undo';
 import { router } from 'expo-router';
 import { newQueenSchema } from '@gentle-burrow/contract';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
@@ -112,9 +113,16 @@ test('leaving halfway loses nothing; starting over does', async () => {
   expect((screen.getByRole('textbox', { name: 'Name of the place' }) as HTMLInputElement).value).toBe(
     'Shoe box',
   );
-  expect(screen.getByText(/What you began earlier is here again/)).toBeTruthy();
-  press('Discard it');
+  expect(screen.getByText(/You started this earlier/)).toBeTruthy();
+  press('Discard draft');
   await heading('How did she come to you?');
+  // thrown away by mistake: one tap brings all of it back, to the step where it was
+  window.history.replaceState(null, '', '/queens/new');
+  await act(async () => void (await undoLast()));
+  await heading('Where does she stand?');
+  expect((screen.getByRole('textbox', { name: 'Name of the place' }) as HTMLInputElement).value).toBe(
+    'Shoe box',
+  );
 });
 
 test('a tube that cannot be is said so at its field, and the drawing stays', async () => {

@@ -18,7 +18,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
@@ -79,7 +79,7 @@ function OwnForm({ id, own, said }: OwnFormProps) {
   const begin: Draft = own
     ? { name: own.name, figures: own.figures }
     : { name: freeName(copied.name, all), figures: {} };
-  const { value, change, clear, kept } = useDraft<Draft>(`own-kind.${id}${said ? '.queens' : ''}`, {
+  const { value, change, clear, discard, kept } = useDraft<Draft>(`own-kind.${id}${said ? '.queens' : ''}`, {
     ...begin,
     figures: { ...begin.figures, ...said },
   });
@@ -120,7 +120,7 @@ function OwnForm({ id, own, said }: OwnFormProps) {
         </Button>
       }
     >
-      <Returned kept={kept} onDiscard={clear} />
+      <Returned kept={kept} />
       <Words soft>
         {`A copy of ${copied.name}. What you leave as it is follows the catalogue; what you change is yours, and no update writes over it.`}
       </Words>
@@ -148,6 +148,7 @@ function OwnForm({ id, own, said }: OwnFormProps) {
           ))}
         </View>
       ))}
+      <Discard kept={kept} onDiscard={discard} />
     </Screen>
   );
 }

@@ -130,7 +130,7 @@ describe('a profile of one’s own', () => {
     );
     page.unmount();
     show(<OwnKindPage id="lasius-niger" />);
-    await screen.findByText(/What you began earlier is here again/);
+    await screen.findByText(/You started this earlier/);
     type("Queen's length to, mm", '10');
     type('Its name', 'Large garden ants');
     press('Keep this profile');

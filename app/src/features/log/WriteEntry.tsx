@@ -9,7 +9,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import type { FormKind, KindForm } from './kind-form';
@@ -46,7 +46,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
     fields: form.begin(shown, amends?.body ?? null, partId),
     text: amends?.body.text ?? '',
   }));
-  const { value, change, clear, kept } = useDraft<Written>(
+  const { value, change, clear, discard, kept } = useDraft<Written>(
     [kind, queen.id, amends?.id ?? 'new', ...(partId ? [partId] : [])].join('.'),
     start,
   );
@@ -84,7 +84,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
   });
   return (
     <View style={styles.form}>
-      <Returned kept={kept} onDiscard={clear} />
+      <Returned kept={kept} />
       {form.Fields ? (
         <form.Fields
           shown={shown}
@@ -121,6 +121,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
             Leave it as it was
           </Button>
         ) : null}
+        <Discard kept={kept} onDiscard={discard} />
       </View>
     </View>
   );

@@ -60,12 +60,11 @@ test.each(FORMS)('%s: an empty form is not kept, or is whole', (kind) => {
 
 const FED: EntryBody = { kind: 'feed', at: daysAgo(6), food: 'sugar', outcome: 'offered', spot: 'cell' };
 
-async function page(bodies: EntryBody[]) {
-  const facts = madeQueen('Vesper', 30, bodies);
+async function page(bodies: EntryBody[], facts = madeQueen('Vesper', 30, bodies)) {
   const server = new PretendServer([facts]);
-  show(<Colony id={facts.queen.id} />);
+  const { unmount } = show(<Colony id={facts.queen.id} />);
   await screen.findByRole('heading', { name: 'How is Vesper doing?' });
-  return { server, facts };
+  return { server, facts, unmount };
 }
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
@@ -127,6 +126,24 @@ test('a day before she was there is refused with the way to mend it', async () =
   fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2020-01-01' } });
   expect(screen.getByRole('alert').textContent).toMatch(/Choose that day or a later one/);
   expect(screen.getByRole('button', { name: 'Keep this note' }).getAttribute('aria-disabled')).toBe('true');
+});
+
+test('a draft that was discarded comes back; its button stands behind the fields', async () => {
+  const first = await page([]);
+  press('Note');
+  fireEvent.change(screen.getByRole('textbox', { name: 'Note' }), { target: { value: 'calm' } });
+  first.unmount();
+  await page([], first.facts);
+  press('Note');
+  const note = () => screen.getByRole('textbox', { name: 'Note' }) as HTMLTextAreaElement;
+  expect(note().value).toBe('calm');
+  const discard = screen.getByRole('button', { name: 'Discard draft' });
+  expect(note().compareDocumentPosition(discard) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
+  fireEvent.click(discard);
+  expect(note().value).toBe('');
+  expect(screen.queryByRole('button', { name: 'Discard draft' })).toBeNull();
+  await act(async () => void (await undoLast()));
+  expect(note().value).toBe('calm');
 });
 
 test('her name and tube are put right; what was held before stays in her log', async () => {

@@ -15,7 +15,7 @@ import { Choice } from '@/ui/Choice';
 import { nearText } from '@/ui/dates';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution, Sheet } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -96,6 +96,7 @@ function LookForm({ shown, amended }: LookFormProps) {
     value: draft,
     change,
     clear,
+    discard,
     kept,
   } = useDraft<LookDraft>(`look.${queen.id}.${amended?.id ?? 'new'}`, start);
   const [tried, setTried] = useState(false);
@@ -231,7 +232,7 @@ function LookForm({ shown, amended }: LookFormProps) {
         </View>
       }
     >
-      <Returned kept={kept} onDiscard={clear} />
+      <Returned kept={kept} />
       <When
         label="Day of the look"
         value={draft}
@@ -278,6 +279,7 @@ function LookForm({ shown, amended }: LookFormProps) {
         />
         <TextField label="Note" multiline value={draft.text} onChange={(text) => change({ text })} />
       </Sheet>
+      <Discard kept={kept} onDiscard={discard} />
     </Screen>
   );
 }

@@ -11,7 +11,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import { Words } from '@/ui/Words';
@@ -41,7 +41,7 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
   const form = manyForm(kind);
   const profileOf = useProfileOf();
   const [start] = useState((): Written => ({ when: NOW, fields: form.begin(first(shown), null), text: '' }));
-  const { value, change, clear, kept } = useDraft<Written>(`many.${kind}`, start);
+  const { value, change, clear, discard, kept } = useDraft<Written>(`many.${kind}`, start);
   const fields = { ...start.fields, ...value.fields };
   const text = value.text.trim();
   const now = new Date();
@@ -75,7 +75,7 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
   const skipped = each.flatMap(({ one, skip }) => (skip ? [`${one.facts.queen.label}: ${skip}`] : []));
   return (
     <View style={styles.form}>
-      <Returned kept={kept} onDiscard={clear} />
+      <Returned kept={kept} />
       {form.Fields ? (
         <form.Fields
           shown={first(shown)}
@@ -111,6 +111,7 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
       <Button mode="contained" disabled={ready.length === 0} onPress={save} style={styles.save}>
         {`Save for ${queensText(ready.length || shown.length)}`}
       </Button>
+      <Discard kept={kept} onDiscard={discard} />
     </View>
   );
 }

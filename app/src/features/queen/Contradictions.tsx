@@ -1,5 +1,5 @@
 import type { Contradiction, Reading } from '@gentle-burrow/core/founding';
-import { effectiveEntries, type Amendment } from '@gentle-burrow/core/log';
+import { effectiveEntries, type Amendment, type FactEntry } from '@gentle-burrow/core/log';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { amendEntry } from '@/data/entries';
@@ -11,7 +11,7 @@ import { useHerNames } from '@/features/log/use-names';
 import { WriteEntry } from '@/features/log/WriteEntry';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
-import { dayText } from '@/ui/dates';
+import { dayText, momentText } from '@/ui/dates';
 import { Caution } from '@/ui/Sheet';
 import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
@@ -67,7 +67,26 @@ export function Contradictions({ shown }: { shown: ShownQueen }) {
   );
 }
 
+/**
+ * What the button of each reading is called: with its hour where two are of one kind and day. What both readings say of one
+ * entry has one button, the last.
+ */
+export function buttonNames(readings: readonly Reading[], entries: readonly FactEntry[]): (string | null)[] {
+  const named = readings.map(({ entryId }) => entries.find((e) => e.id === entryId));
+  const dayName = (e: FactEntry) => `the ${KIND_NOUNS[e.kind]} of ${dayText(e.at)}`;
+  return named.map((entry, i) => {
+    if (!entry || named.slice(i + 1).some((later) => later?.id === entry.id)) return null;
+    const twice = named.some((other) => other && other.id !== entry.id && dayName(other) === dayName(entry));
+    const name = twice ? `the ${KIND_NOUNS[entry.kind]} of ${momentText(entry.at)}` : dayName(entry);
+    return `${NAMES.putRight} ${name}`;
+  });
+}
+
 function One({ shown, contradiction }: { shown: ShownQueen; contradiction: Contradiction }) {
+  const buttons = buttonNames(
+    contradiction.readings,
+    effectiveEntries(shown.facts.entries).flatMap(({ entry }) => (entry ? [entry] : [])),
+  );
   return (
     <Caution>
       <Words kind="bold">
@@ -80,6 +99,7 @@ function One({ shown, contradiction }: { shown: ShownQueen; contradiction: Contr
           shown={shown}
           reading={r}
           letter={contradiction.readings.length < 2 ? null : i === 0 ? 'Either' : 'Or'}
+          button={buttons[i] ?? null}
         />
       ))}
     </Caution>
@@ -90,15 +110,16 @@ interface ReadingLineProps {
   shown: ShownQueen;
   reading: Reading;
   letter: string | null;
+  /** What its button is called; null where another reading has the same. */
+  button: string | null;
 }
 
-function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
+function ReadingLine({ shown, reading, letter, button }: ReadingLineProps) {
   const { id } = shown.facts.queen;
   const [open, setOpen] = useState(false);
   const found = effectiveEntries(shown.facts.entries).find((e) => e.entry?.id === reading.entryId);
   const entry = found?.entry;
   if (!found || !entry) return null;
-  const named = `the ${KIND_NOUNS[entry.kind]} of ${dayText(entry.at)}`;
   const amend = () => {
     if (hasForm(entry.kind)) setOpen(!open);
     else go(`/queens/${id}/look?amend=${found.original.id}`);
@@ -108,9 +129,11 @@ function ReadingLine({ shown, reading, letter }: ReadingLineProps) {
       <Words kind="small" style={styles.says}>
         {letter ? `${letter}: ${reading.says}` : reading.says}
       </Words>
-      <Button mode="outlined" onPress={amend}>
-        {`${NAMES.putRight} ${named}`}
-      </Button>
+      {button ? (
+        <Button mode="outlined" onPress={amend}>
+          {button}
+        </Button>
+      ) : null}
       {open && hasForm(entry.kind) ? (
         <View style={styles.form}>
           <WriteEntry

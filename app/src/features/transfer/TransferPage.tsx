@@ -15,7 +15,7 @@ import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { Fault, TextField } from '@/ui/fields';
 import { KindCautions } from '@/features/founder/KindCautions';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
 import { Failed, Loading } from '@/ui/states';
@@ -69,7 +69,7 @@ export function TransferPage({ id }: { id: string }) {
 function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
   const { queen } = shown.facts;
   const { housing } = shown.view;
-  const { value: draft, change, clear, kept } = useDraft<Draft>(`transfer.${queen.id}`, NOTHING);
+  const { value: draft, change, clear, discard, kept } = useDraft<Draft>(`transfer.${queen.id}`, NOTHING);
   const [tried, setTried] = useState(false);
   const { out, into, empty } = draft;
   // a draft of an earlier version knows neither
@@ -115,7 +115,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
         </Button>
       }
     >
-      <Returned kept={kept} onDiscard={clear} />
+      <Returned kept={kept} />
       <View aria-live="polite">
         <Words kind="answer">
           {left.length > 0
@@ -172,6 +172,7 @@ function Counting({ shown, to }: { shown: ShownQueen; to: string }) {
       ) : null}
       <Tick label="Nobody is left in the old one" on={empty} onPress={() => change({ empty: !empty })} />
       <Fault>{tried ? (fault ?? undefined) : undefined}</Fault>
+      <Discard kept={kept} onDiscard={discard} />
       <KindCautions profileId={shown.view.profileId} opening />
       <Caution>
         <Words kind="small">

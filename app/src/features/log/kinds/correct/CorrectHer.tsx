@@ -5,7 +5,7 @@ import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
-import { Returned } from '@/ui/Returned';
+import { Discard, Returned } from '@/ui/Returned';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import { Words } from '@/ui/Words';
@@ -36,7 +36,7 @@ interface CorrectHerProps {
 /** Everything about one or several queens that may have been wrong from the start, in one place, each beside what stood there. */
 export function CorrectHer({ shown, onDone }: CorrectHerProps) {
   const one = shown.length === 1 ? shown[0] : undefined;
-  const { value, change, clear, kept } = useDraft<{ is: Corrections }>(
+  const { value, change, clear, discard, kept } = useDraft<{ is: Corrections }>(
     `correct.${one ? one.facts.queen.id : 'several'}`,
     { is: {} },
   );
@@ -65,6 +65,7 @@ export function CorrectHer({ shown, onDone }: CorrectHerProps) {
         Correct here what was wrong from the start. What was saved before stays in the log. If you carried her
         elsewhere, log a move.
       </Words>
+      <Returned kept={kept} />
       <FactFields
         shown={shown}
         fields={one ? HERS : THEIRS}
@@ -73,10 +74,10 @@ export function CorrectHer({ shown, onDone }: CorrectHerProps) {
         fault={faults[0] ?? null}
         set={(part) => change({ is: { ...is, ...part } })}
       />
-      <Returned kept={kept} onDiscard={clear} />
       <Button mode="contained" disabled={changed === 0} onPress={save} style={styles.save}>
         {one ? 'Save correction' : `${NAMES.correct} ${queensText(changed || shown.length)}`}
       </Button>
+      <Discard kept={kept} onDiscard={discard} />
     </View>
   );
 }

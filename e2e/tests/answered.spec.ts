@@ -223,3 +223,34 @@ test('it can be put on a home screen: icons, shortcuts and a frame in the colour
     await expect(page.getByText('Page not found')).toBeHidden();
   }
 });
+
+test('what was written never leaves the log while it is sent, and is there on a page opened right after', async ({
+  page,
+  demo,
+}) => {
+  const id = await demo.queenId('S1');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('seen to stay');
+  const save = page.getByRole('button', { name: 'Keep this note' });
+  // it stands in view while the fields above it scroll
+  await expect(save).toBeInViewport({ ratio: 1 });
+  await save.click();
+  await toView(page, 'Log');
+  await expect(page.getByText('seen to stay')).toBeVisible();
+  const gone = await page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        let missing = 0;
+        let left = 120;
+        const look = () => {
+          if (!document.body.innerText.includes('seen to stay')) missing++;
+          if (--left > 0) requestAnimationFrame(look);
+          else done(missing);
+        };
+        look();
+      }),
+  );
+  expect(gone).toBe(0);
+  await expect.poll(async () => (await logOf(demo, id)).at(-1)?.kind).toBe('note');
+});

@@ -186,3 +186,29 @@ test('a queen just taken in never blinks out while she is sent', async () => {
   await says('she is sent');
   expect(seen.slice(seen.indexOf('waiting'))).toEqual(['waiting', 'sent']);
 });
+
+function LogOf({ id }: { id: string }) {
+  const { data } = useQueen(id);
+  return <Text>{`${data?.facts.entries.length ?? '?'} entries, ${data?.waiting ? 'waiting' : 'sent'}`}</Text>;
+}
+
+test('what was sent stays in the log, also when she cannot be fetched anew right after it', async () => {
+  const facts = madeQueen('Vesper', 30);
+  new PretendServer([facts]);
+  show(<LogOf id={facts.queen.id} />);
+  await says('1 entries, sent');
+  const answer = globalThis.fetch;
+  let taken = false;
+  globalThis.fetch = async (asked, init) => {
+    if (init?.method === 'POST') taken = true;
+    else if (taken && String(asked).includes(`/queens/${facts.queen.id}`))
+      return new Response('{"message":"failed"}', { status: 500 });
+    return answer(asked, init);
+  };
+  await act(async () => {
+    await writeEntry(facts.queen.id, { kind: 'note', at: daysAgo(0), text: 'calm' });
+    await flush();
+  });
+  await says('2 entries, sent');
+  globalThis.fetch = answer;
+});

@@ -36,6 +36,18 @@ const KEYS = {
   settings: ['settings'],
 };
 
+/**
+ * Works what was sent into what is kept here of a queen. It leaves the outbox next: when she cannot be fetched anew just now, or is
+ * not shown at the moment, her log must not lose it until she is.
+ */
+function keepSent(client: QueryClient, out: Outgoing): void {
+  for (const id of new Set(queenIdsOf(out)))
+    client.setQueryData<QueenDetail>(KEYS.queen(id), (kept) => {
+      const facts = kept && withPending(id, factsOf(kept), [{ id: '', out }]);
+      return kept && facts ? { ...kept, ...facts, measured: kept.measured, falls: kept.falls } : undefined;
+    });
+}
+
 /** Fetches anew what a sent item has changed. To be called once, at the start. */
 export function refetchAfterSending(client: QueryClient): void {
   onSent(async (out: Outgoing) => {
@@ -50,6 +62,7 @@ export function refetchAfterSending(client: QueryClient): void {
     if (parts || out.what === 'stock-item' || out.what === 'stock-move' || out.what === 'queen')
       keys.push(stockQuery.queryKey);
     if (out.what === 'place' || out.what === 'settings' || out.what === 'own-kind') keys.push(['queen']);
+    keepSent(client, out);
     await Promise.allSettled([
       ...keys.map((queryKey) => fetchAnew(client, queryKey)),
       // nobody has asked for a new queen yet: without this her page would be empty until someone does

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
@@ -30,6 +30,11 @@ export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
   const [open, setOpen] = useState<FormKind | null>(start?.kind ?? null);
   const { id } = shown.facts.queen;
   const only = useMemo(() => [shown], [shown]);
+  const here = useRef<View>(null);
+  // a form that opens below the fold is brought into view
+  useEffect(() => {
+    if (open) (here.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'start' });
+  }, [open]);
   const choose = (deed: Deed) => {
     if (hasForm(deed)) {
       setOpen(open === deed ? null : deed);
@@ -39,7 +44,7 @@ export function Deeds({ shown, deeds, start = null, onDone }: DeedsProps) {
     go(`/queens/${id}/${deed}`);
   };
   return (
-    <View style={styles.all}>
+    <View ref={here} style={styles.all}>
       <View role="group" aria-label="What can be written of her" style={styles.buttons}>
         {deeds
           .filter((deed) => open === null || deed === open)

@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { Discard, Returned } from '@/ui/Returned';
+import { SaveBar } from '@/ui/SaveBar';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import type { FormKind, KindForm } from './kind-form';
@@ -106,7 +107,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
         value={value.text}
         onChange={(next) => change({ text: next })}
       />
-      <View style={styles.buttons}>
+      <SaveBar>
         <Button mode="contained" disabled={said === null} onPress={save}>
           {amends ? 'Keep the correction' : form.keep}
         </Button>
@@ -122,7 +123,7 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
           </Button>
         ) : null}
         <Discard kept={kept} onDiscard={discard} />
-      </View>
+      </SaveBar>
     </View>
   );
 }
@@ -138,5 +139,4 @@ function limitsOf({ facts, view }: ShownQueen, kind: FormKind): DayLimits {
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.m, paddingBottom: SPACE.m },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

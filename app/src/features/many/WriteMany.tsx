@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { TextField } from '@/ui/fields';
 import { Discard, Returned } from '@/ui/Returned';
+import { SaveBar } from '@/ui/SaveBar';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import { Words } from '@/ui/Words';
@@ -108,10 +109,12 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
         value={value.text}
         onChange={(next) => change({ text: next })}
       />
-      <Button mode="contained" disabled={ready.length === 0} onPress={save} style={styles.save}>
-        {`Save for ${queensText(ready.length || shown.length)}`}
-      </Button>
-      <Discard kept={kept} onDiscard={discard} />
+      <SaveBar>
+        <Button mode="contained" disabled={ready.length === 0} onPress={save}>
+          {`Save for ${queensText(ready.length || shown.length)}`}
+        </Button>
+        <Discard kept={kept} onDiscard={discard} />
+      </SaveBar>
     </View>
   );
 }
@@ -120,5 +123,4 @@ const first = (shown: readonly ShownQueen[]): ShownQueen => shown[0] as ShownQue
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.m, paddingBottom: SPACE.m },
-  save: { alignSelf: 'flex-start' },
 });

@@ -37,16 +37,40 @@ export function Glass({ tube, a, palette }: { tube: TubeHome; a: Anatomy; palett
   );
 }
 
-/** Water from the closed end to its line. */
+/** Once so little is left, the film along the floor breaks off, mm (prior). */
+const FILM_ENDS_MM = 6;
+
+/**
+ * Between the line and the plug of a lying tube the water goes on as a film along the floor and stands up at the cotton, until the
+ * tube is nearly empty: what looks like a gap is damp, and the plug drinks.
+ */
+function Film({ from, to, r, palette }: { from: number; to: number; r: number; palette: Palette }) {
+  const deep = r * 0.22;
+  const foot = Math.min(r * 0.9, (to - from) / 2);
+  return (
+    <G>
+      <Rect x={from} y={-r} width={to - from} height={2 * r} fill={palette.water} opacity={0.28} />
+      <Path
+        d={`M${from} ${r} H${to} V${-r * 0.1} Q${to - foot * 0.25} ${r - deep} ${to - foot} ${r - deep} H${from + foot} Q${from + foot * 0.3} ${r - deep} ${from} ${r * 0.2} Z`}
+        fill={palette.water}
+      />
+    </G>
+  );
+}
+
+/** Water from the closed end to its line, and on to the plug as a film. */
 export function Water({
   tube,
   a,
   lineMm,
+  plugMm,
   palette,
 }: {
   tube: TubeHome;
   a: Anatomy;
   lineMm: number;
+  /** Where the plug begins that it wets. */
+  plugMm: number;
   palette: Palette;
 }) {
   if (lineMm <= 0) return null;
@@ -60,6 +84,9 @@ export function Water({
         : `M${lineMm} ${-r} H${r} A${r} ${r} 0 0 0 ${r} ${r} H${lineMm} Z`;
   return (
     <G>
+      {lineMm > FILM_ENDS_MM && plugMm - lineMm > 1 ? (
+        <Film from={lineMm} to={plugMm} r={r} palette={palette} />
+      ) : null}
       <Path d={body} fill={palette.water} />
       <Path
         d={`M${lineMm} ${-half} Q${lineMm - 1.2} 0 ${lineMm} ${half}`}

@@ -108,7 +108,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
       })}
     >
       <Glass tube={tube} a={a} palette={palette} />
-      <Water tube={tube} a={a} lineMm={lineMm} palette={palette} />
+      <Water tube={tube} a={a} lineMm={lineMm} plugMm={a.plugStart} palette={palette} />
       <Cotton
         from={a.plugStart}
         to={a.chamberStart}

@@ -6,6 +6,7 @@ import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { useDraft } from '@/ui/drafts';
 import { Discard, Returned } from '@/ui/Returned';
+import { SaveBar } from '@/ui/SaveBar';
 import { offerUndo } from '@/ui/undo';
 import { useOnce } from '@/ui/useOnce';
 import { Words } from '@/ui/Words';
@@ -74,15 +75,16 @@ export function CorrectHer({ shown, onDone }: CorrectHerProps) {
         fault={faults[0] ?? null}
         set={(part) => change({ is: { ...is, ...part } })}
       />
-      <Button mode="contained" disabled={changed === 0} onPress={save} style={styles.save}>
-        {one ? 'Save correction' : `${NAMES.correct} ${queensText(changed || shown.length)}`}
-      </Button>
-      <Discard kept={kept} onDiscard={discard} />
+      <SaveBar>
+        <Button mode="contained" disabled={changed === 0} onPress={save}>
+          {one ? 'Save correction' : `${NAMES.correct} ${queensText(changed || shown.length)}`}
+        </Button>
+        <Discard kept={kept} onDiscard={discard} />
+      </SaveBar>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.m, paddingBottom: SPACE.m },
-  save: { alignSelf: 'flex-start' },
 });

@@ -36,6 +36,7 @@ const shelfRowSchema = z.object({
     })
     .nullable(),
   feeding: z.string().nullable(),
+  site: z.string().nullable(),
   due: z.array(dueSchema),
 }) satisfies z.ZodType<ShelfRow>;
 

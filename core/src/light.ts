@@ -13,3 +13,4 @@ export { usualTube } from './tube/usual-tube';
 export { countText } from './quantity/count';
 export { daysText } from './quantity/phrase';
 export { byUrgency } from './view/by-urgency';
+export { plainLetters } from './species/plain-letters';

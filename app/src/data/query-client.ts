@@ -41,5 +41,5 @@ const persister = createAsyncStoragePersister({
 export const persistOptions: Omit<PersistQueryClientOptions, 'queryClient'> = {
   persister,
   maxAge: KEEP_MS,
-  buster: '7',
+  buster: '8',
 };

@@ -8,6 +8,7 @@ import { ShelfPane } from '@/features/shelf/ShelfPane';
 import { useBurrow } from '@/theme/theme';
 import { SHELF_PANE, WIDE, WIDEST } from '@/theme/tokens';
 import { Banner } from './Banner';
+import { FINDER } from './fields';
 import { useKeys } from './keys';
 import { NavBar } from './NavBar';
 import { lazyPart } from './lazy-page';
@@ -55,6 +56,11 @@ export function Frame() {
       r: () => go('/records'),
       s: () => go('/settings'),
       u: () => void undoLast(),
+      '/': () => {
+        const field = document.querySelector<HTMLElement>(FINDER);
+        if (field) field.focus();
+        else go('/shelf?find=1');
+      },
       '?': () => setHelp(true),
     };
   }, [rows, chosen]);

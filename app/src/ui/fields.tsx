@@ -35,16 +35,33 @@ function FieldLabel({ children }: { children: string }) {
   );
 }
 
+/** By which the field is found that a page is searched by. */
+const FINDS = { dataSet: { finds: 'here' } } as object;
+export const FINDER = '[data-finds]';
+
 interface TextFieldProps {
   label: string;
   value: string;
   onChange(text: string): void;
   fault?: string | undefined;
-  hint?: string;
+  hint?: string | undefined;
   multiline?: boolean;
+  /** What is searched on this page: "/" leads into it. */
+  finds?: boolean;
+  /** Enter was pressed in it. */
+  onEnter?: (() => void) | undefined;
 }
 
-export function TextField({ label, value, onChange, fault, hint, multiline = false }: TextFieldProps) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  fault,
+  hint,
+  multiline = false,
+  finds = false,
+  onEnter,
+}: TextFieldProps) {
   return (
     <View style={styles.field}>
       <FieldLabel>{label}</FieldLabel>
@@ -56,6 +73,8 @@ export function TextField({ label, value, onChange, fault, hint, multiline = fal
         onChangeText={onChange}
         multiline={multiline}
         {...(multiline ? { numberOfLines: 3 } : {})}
+        {...(finds ? FINDS : {})}
+        {...(onEnter ? { onSubmitEditing: onEnter, submitBehavior: 'submit' as const } : {})}
         error={fault !== undefined}
       />
       {hint && !fault ? (

@@ -8,6 +8,7 @@ export const KEYS = [
   { keys: 'u', does: 'undo what was just written' },
   { keys: 'x', does: 'on the shelf: select several; Space ticks, Shift+click ticks all up to it' },
   { keys: 'f', does: 'feed several queens' },
+  { keys: '/', does: 'search this page, or the shelf; Enter opens the only one found' },
   { keys: 't', does: 'to Today' },
   { keys: 'g', does: 'to the shelf' },
   { keys: 'b', does: 'to the bench' },
@@ -20,7 +21,7 @@ export const KEYS = [
     does: 'in a look: type the count of eggs, larvae, pupae, workers; Enter goes to the next',
   },
   { keys: 'q', does: 'in a look: the queen was seen' },
-  { keys: 'Ctrl+Enter', does: 'keep what is written on this page' },
+  { keys: 'Ctrl+Enter', does: 'save what is written on this page; in the intake, go to the next step' },
   { keys: '← and →', does: 'on the drawing: move the water line or the queen by 1 mm' },
 ] as const;
 

@@ -31,6 +31,7 @@ export const founderBeliefSchema = z.object({
           founder: founderTypeSchema,
           weight: z.number(),
           sure: z.enum(CERTAINTIES).optional(),
+          known: z.boolean().optional(),
           source: z.string(),
           entryId: id.optional(),
         }),

@@ -54,6 +54,7 @@ export const ledgerSchema = z.object({
       earliest: instant.nullable(),
       found: z.enum(FOUND_HOW),
       wings: z.enum(['winged', 'dealate', 'unknown']),
+      where: z.string().nullable(),
       queens: z.number().int(),
     })
     .nullable(),

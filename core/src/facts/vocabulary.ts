@@ -13,6 +13,9 @@ export const FOUND_HOW = [
   'unknown',
 ] as const;
 export type FoundHow = (typeof FOUND_HOW)[number];
+/** Caught after her flight: alone, without brood, on a day that says when her kind flies. */
+export const caughtAlone = (found: FoundHow): boolean =>
+  found === 'walking' || found === 'digging' || found === 'in-water';
 
 export const FINDINGS = ['mites', 'other-parasites', 'injury', 'missing-leg'] as const;
 export type Finding = (typeof FINDINGS)[number];

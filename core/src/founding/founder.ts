@@ -17,9 +17,9 @@ export type FounderEvidence = {
   /** The log entry that says so, if one does. */
   entryId?: string;
 } &
-  /** `sure`: how sure whoever named her was; certain when not said. */
+  /** `sure`: how sure whoever named her was; certain when not said. `known`: how her species founds is published or common practice. */
   (
-    | { kind: 'species'; founder: FounderType; weight: number; sure?: Certainty }
+    | { kind: 'species'; founder: FounderType; weight: number; sure?: Certainty; known?: boolean }
     | { kind: 'shape'; value: 'large-gaster' | 'between' | 'slim-large-head' }
     | { kind: 'wings'; value: 'winged' | 'dealate' }
     /** Paces and searches a week after she settled. */
@@ -98,13 +98,27 @@ export function founderBelief(evidence: readonly FounderEvidence[]): FounderBeli
   const standing = lastOfEachKind(evidence);
   let p = fromSpecies(standing.filter((e) => e.kind === 'species'));
   const bySpecies = p;
-  for (const e of standing) if (e.kind !== 'species') p = update(p, likelihoodOf(e));
+  const tells = (e: FounderEvidence) => !(refuses(e) && knownToEat(standing));
+  for (const e of standing) if (e.kind !== 'species' && tells(e)) p = update(p, likelihoodOf(e));
   return {
     probabilities: p,
-    evidence: standing.map((e) => ({ evidence: e, factor: factorOf(e, bySpecies) })),
+    evidence: standing.map((e) => ({ evidence: e, factor: tells(e) ? factorOf(e, bySpecies) : 1 })),
     course: courseOf(p),
     tellsMost: tellsMost(p, new Set(standing.map((e) => e.kind))),
   };
+}
+
+const refuses = (e: FounderEvidence): boolean => e.kind === 'protein' && e.value === 'refused';
+
+/**
+ * She is named, not guessed, as one whose kind is known to eat while it founds. What such a queen leaves speaks of the food, the
+ * warmth or the season: however often she does, it does not make her one that fasts. Common practice.
+ */
+function knownToEat(evidence: readonly FounderEvidence[]): boolean {
+  const named = evidence.filter((e) => e.kind === 'species');
+  const share = (some: readonly SpeciesEvidence[]) => some.reduce((sum, e) => sum + e.weight, 0);
+  const eaters = named.filter((e) => e.founder === 'semi-claustral' && e.known && e.sure !== 'guess');
+  return share(eaters) > share(named) / 2;
 }
 
 function lastOfEachKind(evidence: readonly FounderEvidence[]): FounderEvidence[] {

@@ -1,5 +1,6 @@
 import type { KindCard } from './card';
 import { KINDS } from './kinds';
+import { everydayNames } from './kinds/everyday';
 import { speciesProfile } from './names';
 
 const valueOf = <T>({ value }: { value: T }): { value: T } => ({ value });
@@ -20,7 +21,7 @@ export const KIND_CARDS: readonly KindCard[] = KINDS.map((kind): KindCard => {
     status: p.status,
     differs: p.differs,
     cautions: p.cautions,
-    otherNames: [...kind.plainNames, ...kind.synonyms],
+    otherNames: [...kind.plainNames, ...kind.synonyms, ...everydayNames(kind.id)],
     founder: { value: p.founder.value, source: p.founder.source },
     queenLengthMm: valueOf(p.queenLengthMm),
     workerLengthMm: valueOf(p.workerLengthMm),

@@ -1,4 +1,5 @@
 import type { Rank } from './figures';
+import { plainLetters } from './plain-letters';
 
 /** What is searched: the names of a kind. */
 export interface NamedKind {
@@ -15,14 +16,9 @@ export interface FoundKind<K extends NamedKind> {
   by: string | null;
 }
 
-const plain = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .toLowerCase();
 const wordsOf = (text: string): string[] =>
-  plain(text)
-    .split(/[\s-]+/)
+  plainLetters(text)
+    .split(/[\s’'-]+/)
     .filter((w) => w !== '');
 
 /** How well a name answers to what was typed: lower is closer; null when it does not. */

@@ -7,6 +7,7 @@ import {
   type KindRecord,
   type SpeciesProfile,
 } from './index';
+import { EVERYDAY_IDS, everydayNames } from './kinds/everyday';
 import { REST_IDS } from './kinds/rest';
 import { COMMONEST } from './kinds/warmth';
 import { DEMO_KINDS } from '../world/demo/kinds';
@@ -326,4 +327,38 @@ test('learned and published figures say so', () => {
   expect(provenanceText({ kind: 'published', citation: 'Hartley & Lester 2003' })).toBe(
     'published: Hartley & Lester 2003',
   );
+});
+
+describe('everyday names of other languages', () => {
+  const search = kindSearch(KIND_CARDS);
+  const found = (text: string) => search(text).map((f) => f.kind.id);
+
+  test('forty kinds and more have some, each of the four languages among them, and none is of a kind that is not there', () => {
+    expect(EVERYDAY_IDS.length).toBeGreaterThanOrEqual(40);
+    expect(EVERYDAY_IDS.filter((id) => !KINDS.some((k) => k.id === id))).toEqual([]);
+    for (const id of EVERYDAY_IDS) expect(everydayNames(id).length).toBeGreaterThan(0);
+  });
+
+  // everyday names, from memory
+  test.each([
+    ['schwarze wegameise', 'lasius-niger'],
+    ['Große Wiesen', 'formica-pratensis'],
+    ['grosse wiesen', 'formica-pratensis'],
+    ['fourmi d’argentine', 'linepithema-humile'],
+    ["fourmi d'argentine", 'linepithema-humile'],
+    ['hormiga argentina', 'linepithema-humile'],
+    ['mrówka rudnica', 'formica-rufa'],
+    ['mrowka lakowa', 'formica-pratensis'],
+    ['wscieklica', 'myrmica-rubra'],
+    ['gâte-bois', 'camponotus-pennsylvanicus'],
+    ['hormiga de jardin', 'lasius-niger'],
+  ])('“%s” finds %s', (typed, id) => expect(found(typed)).toContain(id));
+
+  test('she is said to be found by it, and keeps her own name', () => {
+    const [first] = search('Rote Waldameise');
+    expect(first).toMatchObject({
+      kind: { id: 'formica-rufa', plainName: 'red wood ant' },
+      by: 'Rote Waldameise',
+    });
+  });
 });

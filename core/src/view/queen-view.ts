@@ -167,7 +167,9 @@ function believe(
     ...kinds.map(({ profileId, namedBy, weight }, i): FounderEvidence => {
       const profile = profileOf(profileId);
       const source = `${provenanceText(profile.founder.source)}${namedBy ? `; named by ${namedBy}` : ''}`;
-      return { kind: 'species', founder: profile.founder.value, weight: shares[i] ?? weight, source, sure };
+      const { value: founder, source: by } = profile.founder;
+      const isKnown = by.kind === 'published' || by.kind === 'practice';
+      return { kind: 'species', founder, weight: shares[i] ?? weight, source, sure, known: isKnown };
     }),
     ...known.founderSigns,
   ]);

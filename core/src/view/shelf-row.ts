@@ -38,6 +38,8 @@ export interface ShelfRow {
   life: Life | null;
   /** Whether she is to be fed, in a few words; null when nothing is said of it. */
   feeding: string | null;
+  /** Where she was found, for the search alone. */
+  site: string | null;
   /** What is due at her tube, as windows. */
   due: AskedDeed[];
 }
@@ -83,6 +85,7 @@ export function shelfRow({ queen, place }: QueenFacts, view: QueenView): ShelfRo
         }
       : null,
     feeding: advice?.verdicts.find((v) => v.id === 'food')?.answer ?? null,
+    site: known.intake?.where ?? null,
     due: advice?.due ?? [],
   };
 }

@@ -4,28 +4,26 @@ import {
   hemisphereOf,
   kindSearch,
   narrowed,
-  NOTHING_SEEN,
-  regionOfZone,
   REGIONS,
-  TRAITS,
   type KindCard,
 } from '@gentle-burrow/core/species';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { useSettings, useShelf } from '@/data/queries';
-import { setPreferences, usePreferences } from '@/theme/preferences';
+import { setPreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { monthName, zoneNow } from '@/ui/dates';
+import { monthName } from '@/ui/dates';
 import { TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
 import { roving, tabStop } from '@/ui/roving';
 import { Words } from '@/ui/Words';
 import { aboutKind, KindWords } from './KindWords';
 import { KindKey } from './KindKey';
+import { useRegion, useSeen } from './use-seen';
 
 /** So many of a group are shown at once, and so many that were searched for; more on asking. */
 const SHOWN = 6;
@@ -42,17 +40,26 @@ interface KindPickerProps {
   except?: ReadonlySet<string>;
   /** When she was caught: what flies then is offered first. */
   caughtAt: string;
+  /** She was caught after her flight: the key knows its month. */
+  flew?: boolean;
   /** @param called the other name by which it was found */
   onChoose(id: string, called?: string): void;
 }
 
 /** Finds a kind: by any of its names, among those kept already, by what flies now, or by what is known of her at all. */
-export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: KindPickerProps) {
+export function KindPicker({
+  label,
+  kinds,
+  value,
+  except,
+  caughtAt,
+  flew = false,
+  onChoose,
+}: KindPickerProps) {
   const [typed, setTyped] = useState('');
   const [all, setAll] = useState(false);
-  const [seen, setSeen] = useState(NOTHING_SEEN);
-  const preferred = usePreferences().region;
-  const region = REGIONS.find((r) => r === preferred) ?? regionOfZone(zoneNow());
+  const { seen, tell, keyed: told } = useSeen(flew ? caughtAt : null);
+  const { region } = useRegion();
   const { hemisphere } = useSettings();
   const rows = useShelf().data;
   const search = useMemo(() => kindSearch(kinds), [kinds]);
@@ -60,7 +67,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
   const may = (k: KindCard) => !except?.has(k.id) && (!k.retired || k.id === value);
   const types = kinds.filter((k) => k.rank === 'type' && may(k));
   const searching = typed.trim() !== '';
-  const keyed = !searching && TRAITS.some((t) => seen[t] !== null);
+  const keyed = !searching && told;
   const left = useMemo(() => (keyed ? narrowed(kinds, seen).left : []), [keyed, kinds, seen]);
   const found = searching ? search(typed, 60).filter((f) => may(f.kind)) : [];
   const genus = searching && found.length === 0 ? genusNamed(kinds.filter(may), typed) : null;
@@ -108,6 +115,15 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
           setTyped(text);
           setAll(false);
         }}
+        finds
+        onEnter={() => {
+          const only = genus
+            ? { kind: genus, called: typed.trim() }
+            : found.length === 1
+              ? found[0]
+              : undefined;
+          if (only) onChoose(only.kind.id, 'called' in only ? only.called : (only.by ?? undefined));
+        }}
       />
       <View role="status" aria-live="polite">
         {searching ? (
@@ -122,7 +138,7 @@ export function KindPicker({ label, kinds, value, except, caughtAt, onChoose }: 
       </View>
       {searching ? null : (
         <Fold title="Not sure? Narrow it down by what you see">
-          <KindKey kinds={kinds} seen={seen} onChange={(change) => setSeen({ ...seen, ...change })} />
+          <KindKey kinds={kinds} seen={seen} onChange={tell} />
         </Fold>
       )}
       <View role="radiogroup" aria-label={label} {...roving('radio')}>

@@ -51,12 +51,14 @@ interface SpeciesPickProps {
   value: PickedSpecies;
   /** When she was caught. */
   caughtAt: string;
+  /** She was caught after her flight. */
+  flew?: boolean;
   onChange(change: Partial<PickedSpecies>): void;
   faults: { profileId?: string | undefined; namedBy?: string | undefined; others?: string | undefined };
 }
 
 /** One species or several with shares, and who says so. */
-export function SpeciesPick({ species, value, caughtAt, onChange, faults }: SpeciesPickProps) {
+export function SpeciesPick({ species, value, caughtAt, flew = false, onChange, faults }: SpeciesPickProps) {
   const p = useBurrow();
   const [adding, setAdding] = useState(false);
   const chosen = species.find((s) => s.id === value.profileId);
@@ -72,6 +74,7 @@ export function SpeciesPick({ species, value, caughtAt, onChange, faults }: Spec
         kinds={species}
         value={value.profileId || null}
         caughtAt={caughtAt}
+        flew={flew}
         onChoose={(id, called) =>
           onChange({ profileId: id, called, others: value.others.filter((o) => o.profileId !== id) })
         }
@@ -137,6 +140,7 @@ export function SpeciesPick({ species, value, caughtAt, onChange, faults }: Spec
           value={null}
           except={taken}
           caughtAt={caughtAt}
+          flew={flew}
           onChoose={(profileId) => {
             onChange({ others: [...value.others, { profileId, share: 0.3 }] });
             setAdding(false);

@@ -7,6 +7,7 @@ import { usePlaces, useShelf } from '@/data/queries';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { clearDraft, DRAFT_DISCARDED, keepDraft, readDraft } from '@/ui/drafts';
+import { useKeepKey } from '@/ui/keys';
 import { Discard, Returned } from '@/ui/Returned';
 import { Screen } from '@/ui/Screen';
 import { Caution } from '@/ui/Sheet';
@@ -152,6 +153,8 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
   useEffect(() => {
     if (pressed && !unnamed && !saved.current) saveNow();
   }, [pressed, unnamed, saveNow]);
+  const onward = () => (step < LAST ? void next() : save());
+  useKeepKey(onward);
   const startOver = () => {
     // nothing of the old form is kept on the way out
     saved.current = true;
@@ -181,12 +184,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
                 Back a step
               </Button>
             ) : null}
-            <Button
-              mode="contained"
-              style={styles.button}
-              loading={pressed}
-              onPress={() => (step < LAST ? void next() : save())}
-            >
+            <Button mode="contained" style={styles.button} loading={pressed} onPress={onward}>
               {step < LAST ? 'Next' : takeWords(values, labels?.split('\n') ?? [])}
             </Button>
           </View>

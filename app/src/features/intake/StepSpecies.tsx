@@ -11,12 +11,13 @@ import { Caution, Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import type { QueenForm } from './queen-form';
 import { NAMES } from '@/words/names';
+import { caughtAlone } from '@gentle-burrow/core/vocabulary';
 
 /** Step 3: what she may be, her shape, and what kind of founder follows from that. */
 export function StepSpecies() {
   const species = useSpecies();
   const { watch, setValue, formState } = useFormContext<QueenForm>();
-  const [profileId, sure, namedBy, called, others, shape, wings, day] = watch([
+  const [profileId, sure, namedBy, called, others, shape, wings, day, found] = watch([
     'profileId',
     'sure',
     'namedBy',
@@ -25,6 +26,7 @@ export function StepSpecies() {
     'shape',
     'wings',
     'day',
+    'found',
   ]);
   if (species.length === 0) return <Loading what="the species" />;
   const chosen = species.find((s) => s.id === profileId);
@@ -53,6 +55,7 @@ export function StepSpecies() {
         species={species}
         value={{ profileId, sure, namedBy, called, others }}
         caughtAt={caughtAt}
+        flew={found !== undefined && caughtAlone(found)}
         onChange={(change) => {
           for (const [key, v] of Object.entries(change))
             setValue(key as keyof QueenForm, v as never, {

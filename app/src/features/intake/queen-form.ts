@@ -21,7 +21,7 @@ import { FIRST_HOME_KINDS } from '@gentle-burrow/core/housing';
 import type { QueenFacts } from '@gentle-burrow/core/view';
 import { MILESTONES } from '@gentle-burrow/core/species';
 import { addDays, COUNT_FAULT, DAY_MS, startOfDay } from '@gentle-burrow/core/quantity';
-import { FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
+import { caughtAlone, FINDINGS, FOUND_HOW, SHAPES } from '@gentle-burrow/core/vocabulary';
 import { capital } from '@gentle-burrow/core/words';
 import type { NewQueen } from '@gentle-burrow/contract';
 import { ROOM_WARM_C } from '@gentle-burrow/core/warmth';
@@ -252,7 +252,7 @@ function homeOf(f: QueenForm, setUpAt: string): HomePart {
 
 /** Brood or workers may come with a queen that was not caught alone. */
 export const comesWithBrood = (found: QueenForm['found'] | undefined): boolean =>
-  found !== undefined && !['walking', 'digging', 'in-water'].includes(found);
+  found !== undefined && !caughtAlone(found);
 
 /** Taken from outdoors, where the day is known to the keeper, and the law asks. */
 export const isPurchase = (found: QueenForm['found'] | undefined): boolean =>

@@ -1,8 +1,9 @@
-import { kindSearch, narrowed, NOTHING_SEEN, TRAITS } from '@gentle-burrow/core/species';
+import { kindSearch, narrowed } from '@gentle-burrow/core/species';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSpecies, useShelf } from '@/data/queries';
 import { KindKey } from '@/features/founder/KindKey';
+import { useSeen } from '@/features/founder/use-seen';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
@@ -10,6 +11,7 @@ import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Loading } from '@/ui/states';
 import { Words } from '@/ui/Words';
+import { go } from '@/ui/way';
 import { KindLine, type KindLineProps } from './KindLine';
 import { OwnProfiles } from './OwnProfiles';
 
@@ -21,11 +23,10 @@ export function KindsPage() {
   const kinds = useSpecies();
   const rows = useShelf().data;
   const [typed, setTyped] = useState('');
-  const [seen, setSeen] = useState(NOTHING_SEEN);
+  const { seen, tell, keyed } = useSeen(null);
   const [all, setAll] = useState(false);
   const search = useMemo(() => kindSearch(kinds), [kinds]);
   const searching = typed.trim() !== '';
-  const keyed = TRAITS.some((t) => seen[t] !== null);
   const kept = useMemo(() => new Set((rows ?? []).map((r) => r.profileId)), [rows]);
   const shown: readonly KindLineProps[] = searching
     ? search(typed, 200).map(({ kind, by }) => ({ kind, by }))
@@ -45,9 +46,11 @@ export function KindsPage() {
           setTyped(text);
           setAll(false);
         }}
+        finds
+        onEnter={() => searching && shown.length === 1 && shown[0] && go(`/kinds/${shown[0].kind.id}`)}
       />
       <Fold title="Not sure? Narrow it down by what you see">
-        <KindKey kinds={kinds} seen={seen} onChange={(change) => setSeen({ ...seen, ...change })} />
+        <KindKey kinds={kinds} seen={seen} onChange={tell} />
       </Fold>
       <Sheet tight>
         <Words kind="heading" level={2}>

@@ -1,11 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { useShelf, useSpecies } from '@/data/queries';
 import { SPACE, TARGET } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { TextField } from '@/ui/fields';
+import { FINDER, TextField } from '@/ui/fields';
 import { Screen } from '@/ui/Screen';
 import { Failed, Loading } from '@/ui/states';
 import { go } from '@/ui/way';
@@ -20,7 +20,7 @@ import { TubeList } from './TubeList';
 import { NAMES } from '@/words/names';
 
 /** Who stands here? Every tube to scale; searched and sorted when there are many. */
-export function ShelfPage() {
+export function ShelfPage({ find = false }: { find?: boolean }) {
   const shelf = useShelf();
   const species = useSpecies();
   const [search, setSearch] = useState('');
@@ -28,12 +28,18 @@ export function ShelfPage() {
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [deed, setDeed] = useState<Exclude<ManyDeed, 'labels'> | null>(null);
   const rows = shelf.data;
-  const many = (rows?.length ?? 0) >= MANY;
+  const many = (rows?.length ?? 0) >= MANY || find;
   const sections = arrange(
     rows ?? [],
     many ? { search, sort } : { search: '', sort: 'urgent' },
     (r) => species.find((s) => s.id === r.profileId)?.name ?? 'Unknown',
+    (r) => species.find((s) => s.id === r.profileId)?.otherNames ?? [],
   );
+  const hits = sections.flatMap((s) => s.rows);
+  const there = many && rows !== null;
+  useEffect(() => {
+    if (find && there) document.querySelector<HTMLElement>(FINDER)?.focus();
+  }, [find, there]);
   // as they stand on the shelf; who has gone meanwhile is ticked no more
   const shown = sections.flatMap((s) => living(s.rows).map((r) => r.queen.id));
   const here = useMemo(() => new Set(living(rows ?? []).map((r) => r.queen.id)), [rows]);
@@ -102,7 +108,13 @@ export function ShelfPage() {
       {rows && rows.length === 0 ? <EmptyShelf /> : null}
       {many ? (
         <View style={styles.find}>
-          <TextField label="Search by name, species, place or batch" value={search} onChange={setSearch} />
+          <TextField
+            label="Search by name, species, place, site or batch"
+            value={search}
+            onChange={setSearch}
+            finds
+            onEnter={() => search.trim() && hits.length === 1 && go(`/queens/${hits[0]?.queen.id}`)}
+          />
           <Choice label="Order" hideLabel options={SORTS} value={sort} onChange={(v) => setSort(v)} />
         </View>
       ) : null}

@@ -1,3 +1,4 @@
+import { plainLetters } from '@gentle-burrow/core/light';
 import type { ShelfRow } from '@gentle-burrow/core/view';
 
 /** From so many queens on a shelf is searched and sorted. */
@@ -49,10 +50,14 @@ export function arrange(
   rows: readonly ShelfRow[],
   { search, sort }: { search: string; sort: Sort },
   speciesOf: (row: ShelfRow) => string,
+  otherNamesOf: (row: ShelfRow) => readonly string[] = () => [],
 ): Section[] {
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = plainLetters(search).split(/\s+/).filter(Boolean);
   const found = rows.filter((r) => {
-    const text = [r.queen.label, r.queen.batch, r.placeName, speciesOf(r)].join(' ').toLowerCase();
+    const { label, batch } = r.queen;
+    const text = plainLetters(
+      [label, batch, r.placeName, r.site, speciesOf(r), ...otherNamesOf(r)].join(' '),
+    );
     return words.every((w) => text.includes(w));
   });
   const here = living(found);

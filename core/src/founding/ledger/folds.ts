@@ -1,3 +1,4 @@
+import { caughtAlone } from '../../facts/vocabulary';
 import { CASTES, foodsOf, MOULD_SIZES, type MouldSize } from '../../facts';
 import type { EntryOf, KindName, Tally } from '../../log';
 import { countRange, isNone, isSome, need, type Instant } from '../../quantity';
@@ -28,6 +29,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
       found: entry.found,
       wings: entry.wings,
       queens: entry.queens ?? 1,
+      where: entry.where ?? null,
     };
     one.species = entry.species;
     if (entry.inspection) {
@@ -37,8 +39,7 @@ export const FOLDS: { [K in KindName]: Fold<K> } = {
     if (entry.welcomeDrop) one.welcomeDrop = seen;
     if (entry.wings !== 'unknown')
       one.founderSigns.push({ kind: 'wings', value: entry.wings, source: OWN_LOG, entryId: entry.id });
-    const caughtAlone = ['walking', 'digging', 'in-water'].includes(entry.found);
-    const none = caughtAlone ? { low: 0, high: 0 } : undefined;
+    const none = caughtAlone(entry.found) ? { low: 0, high: 0 } : undefined;
     const counts = {
       eggs: entry.eggs ?? none,
       larvae: entry.larvae ?? none,

@@ -80,6 +80,8 @@ export interface QueenLedger {
     found: BodyOf<'intake'>['found'];
     wings: BodyOf<'intake'>['wings'];
     queens: number;
+    /** Where she was found, in the keeper's words. */
+    where: string | null;
   } | null;
   species: SpeciesBelief | null;
   loss: {

@@ -159,10 +159,19 @@ function spentCriterion({ workersGone: gone, known }: Case): Criterion[] {
   ];
 }
 
+/** From this chance on that she eats while founding, what she leaves does not speak of her type (prior). */
+const EATS = 0.7;
+
 /** What a queen that refuses food may be telling: of one that has nothing else to live on it tells nothing of her type. */
 function heedful(c: Case): string {
   const cool = c.tempC < c.profile.bestTempC.value.low;
   if (c.eating !== 'must') return cool ? 'She may be too cool to eat.' : 'Leave it close to her for an hour.';
+  if (c.founder.probabilities['semi-claustral'] >= EATS) {
+    if (cool) return 'She may be too cool to eat: check how warm she is.';
+    return c.profile.winters.value && (c.phase === 'late-summer' || c.phase === 'autumn')
+      ? 'Late in the year many queens eat less before their winter.'
+      : 'Her species eats while founding, so look at the food first: is it fresh, small and close to her?';
+  }
   return cool
     ? 'She may be too cool to eat; or she is fully claustral after all.'
     : 'She may be fully claustral after all: watch whether her brood grows.';

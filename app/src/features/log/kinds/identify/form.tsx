@@ -1,15 +1,18 @@
 import { speciesBeliefSchema } from '@gentle-burrow/core/log';
+import { caughtAlone } from '@gentle-burrow/core/vocabulary';
 import { useSpecies } from '@/data/queries';
 import { beliefOf, pickedOf, SpeciesPick, type PickedSpecies } from '@/features/founder/SpeciesPick';
 import type { FieldsProps, KindForm } from '../../kind-form';
 
 function Fields({ draft, change, shown }: FieldsProps<PickedSpecies>) {
+  const { intake } = shown.view.ledger;
   const fault = speciesBeliefSchema.safeParse(beliefOf(draft)).error?.issues[0];
   return (
     <SpeciesPick
       species={useSpecies()}
       value={draft}
-      caughtAt={shown.view.ledger.intake?.at ?? shown.facts.queen.createdAt}
+      caughtAt={intake?.at ?? shown.facts.queen.createdAt}
+      flew={intake !== null && caughtAlone(intake.found)}
       onChange={change}
       faults={{ others: fault?.path[0] === 'others' ? fault.message : undefined }}
     />

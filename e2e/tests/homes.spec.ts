@@ -154,3 +154,53 @@ test('by keyboard: a wall is set into her tube', { tag: '@wide' }, async ({ page
   await expect(page.getByText('C1: home kept.')).toBeVisible();
   await expect(page.getByRole('img', { name: /divided at 110 mm/ }).first()).toBeVisible();
 });
+
+test('a box around her open tube is one choice; a feed in a room that is not in her log asks for it', async ({
+  page,
+  demo,
+}, info) => {
+  const id = await demo.queenId('V1');
+  const detail = () => demo.api<Detail>(`/queens/${id}`);
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: 'Feed', exact: true }).click();
+  await choose(page, 'Sugar');
+  await choose(page, 'In the foraging space');
+  await page.getByRole('button', { name: 'Keep this feed' }).click();
+  const asks = page.getByText(/You fed them in a foraging space, and none is in the log/);
+  await expect(asks.first()).toBeVisible();
+  await openHome(page);
+  await choose(page, /^Box in which her open tube lies/);
+  await choose(page, /^Narrowed/);
+  expect(await seriousFaults(page), info.project.name).toEqual([]);
+  await keep(page);
+  await expect
+    .poll(async () => (await detail()).view.housing.links)
+    .toMatchObject([
+      { a: { partId: (await detail()).home.id, port: 'mouth' }, b: { port: 'floor' }, by: 'lies-in' },
+    ]);
+  await expect(asks).toHaveCount(0);
+});
+
+test('winter is planned in a place that is made with the plan', async ({ page, demo }) => {
+  const id = await demo.queenId('C2');
+  await page.goto(`${demo.url}/queens/${id}`);
+  await page.getByRole('button', { name: 'Her winter', exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: /^Where she winters/ })
+    .getByRole('radio', { name: 'A new place' })
+    .click();
+  await page.getByRole('textbox', { name: 'Name of the new place' }).fill('Cellar stairs');
+  await page.getByRole('button', { name: 'Take the usual dates' }).click();
+  const save = page.getByRole('button', { name: 'Keep this plan' });
+  // its warmth is missing
+  await expect(save).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Its temperature, °C' }).fill('6');
+  await save.click();
+  const places = async () =>
+    (await demo.api<{ places: { name: string; tempC: number }[] }>('/places')).places.find(
+      (p) => p.name === 'Cellar stairs',
+    )?.tempC;
+  await expect.poll(places).toBe(6);
+  await toView(page, 'Log');
+  await expect(page.getByText(/Cellar stairs/).first()).toBeVisible();
+});

@@ -25,7 +25,10 @@ export async function writeEntries(
 ): Promise<Entry[]> {
   const loggedAt = new Date().toISOString();
   const acts = said.map(({ queenId, body }) => actOf(queenId, v7(), body, loggedAt));
-  await put(...acts.map((entries): Outgoing => ({ what: 'entries', entries })), ...alongside);
+  // a place that an entry names is known before it
+  const places = alongside.filter((o) => o.what === 'place');
+  const rest = alongside.filter((o) => o.what !== 'place');
+  await put(...places, ...acts.map((entries): Outgoing => ({ what: 'entries', entries })), ...rest);
   return acts.flatMap(([entry]) => (entry ? [entry] : []));
 }
 

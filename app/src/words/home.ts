@@ -72,7 +72,12 @@ export const TAKEN_TO_WORDS: Record<TakenTo, string> = {
   'thrown-away': 'thrown away',
 };
 
-export const GATE_WORDS: Record<Gate, string> = { open: 'open', plugged: 'plugged', shut: 'shut' };
+export const GATE_WORDS: Record<Gate, string> = {
+  open: 'open',
+  narrowed: 'narrowed',
+  plugged: 'plugged',
+  shut: 'shut',
+};
 
 export const MOISTURE_WORDS: Record<Moisture, string> = {
   dry: 'dry already',

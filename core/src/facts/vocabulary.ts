@@ -149,8 +149,8 @@ export const JOINTS = [
 ] as const;
 export type Joint = (typeof JOINTS)[number];
 
-/** A port, or a room of a nest: open, plugged (air passes), or shut. */
-export const GATES = ['open', 'plugged', 'shut'] as const;
+/** A port, or a room of a nest: open, narrowed so that few pass at a time, plugged (air passes), or shut. */
+export const GATES = ['open', 'narrowed', 'plugged', 'shut'] as const;
 export type Gate = (typeof GATES)[number];
 
 /** How wet a home was when it was watered. */

@@ -1,9 +1,19 @@
-import { dividerFault, type Divider } from '../facts';
+import { dividerFault, type Divider, type HomePart } from '../facts';
 import type { HomeChange } from '../log';
 import type { Housing, PartNow } from './housing';
 import { nounOf, PART_NOUNS } from './nouns';
 import { partOf, standing } from './parts';
-import { endAt, freePort, isShut, linksOf, portsOf, roomsOf, withoutJoint } from './ports';
+import {
+  endAt,
+  freePort,
+  hasFloor,
+  holdsTubes,
+  isShut,
+  linksOf,
+  portsOf,
+  roomsOf,
+  withoutJoint,
+} from './ports';
 import { tallyFault } from './tally';
 
 /**
@@ -18,7 +28,7 @@ export function changeFault(home: Housing, change: HomeChange, ended = false): s
     const ports = portsOf({ ...part, setUpAt: '' });
     if (change.port && change.by !== 'beside' && ports.length > 0 && !ports.includes(change.port))
       return 'It has no such port. Choose one that it has.';
-    return jointFault(home, null, change);
+    return jointFault(home, null, change, { ...part, setUpAt: '' });
   }
   const part = partOf(home, change.partId);
   if (!part) return 'This part is not in her home. Set it up first.';
@@ -79,7 +89,12 @@ type JointOf = Pick<Extract<HomeChange, { what: 'joined' }>, 'by' | 'port' | 'to
 const ONCE = 'is tied to another already. Part those two first, or set this one beside.';
 
 /** A port takes one part, and no part is tied to itself. */
-function jointFault(home: Housing, part: PartNow | null, { by, port, toId, toPort }: JointOf): string | null {
+function jointFault(
+  home: Housing,
+  part: PartNow | null,
+  { by, port, toId, toPort }: JointOf,
+  joined: HomePart | undefined = part?.part,
+): string | null {
   if (by === 'beside') return null;
   const to = partOf(home, toId ?? home.home);
   if (!to || to.gone) return 'What it is joined to is not in her home. Set that up first.';
@@ -88,7 +103,9 @@ function jointFault(home: Housing, part: PartNow | null, { by, port, toId, toPor
   const others = part ? { ...home, links: withoutJoint(home.links, part.part.id, to.part.id) } : home;
   return (
     (part && endFault(others, part, port, 'this')) ??
-    (by === 'lies-in' ? floorFault(to) : endFault(others, to, toPort, 'her'))
+    (by === 'lies-in' && !(joined && holdsTubes(joined) && !hasFloor(to.part))
+      ? floorFault(to)
+      : endFault(others, to, toPort, 'her'))
   );
 }
 
@@ -112,7 +129,7 @@ function endFault(
 
 /** What lies open in another lies on a floor. */
 const floorFault = (to: PartNow): string | null =>
-  ['box', 'outworld', 'dish', 'nest'].includes(to.part.kind)
+  hasFloor(to.part)
     ? null
     : `Nothing lies open in a ${nounOf(to.part)}. Choose a box or a foraging space, or another joint.`;
 

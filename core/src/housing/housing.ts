@@ -3,7 +3,7 @@ import { effectiveEntries, type Entry, type EntryOf, type HomeChange } from '../
 import { msOf, type Instant } from '../quantity';
 import { changeFault } from './faults';
 import { partOf, standing } from './parts';
-import { freePort, linksOf, withoutJoint, type Link } from './ports';
+import { hasFloor, holdsTubes, freePort, linksOf, withoutJoint, type Link } from './ports';
 
 /** Which share of them is there, 0..1: what was seen is a range. */
 export interface Share {
@@ -174,6 +174,7 @@ function apply(one: Mutable, { change, at, id }: EntryOf<'home'>): void {
     one.parts.push(now);
     join(one, now, change, id);
     if (change.shut) shutDoor(one, now, at, id);
+    if (change.mouth) narrowMouth(one, now, change.mouth, at, id);
     if (purpose === 'move') begin(one, part.id, at, id);
     return;
   }
@@ -237,9 +238,14 @@ function join(
   }
   one.links = withoutJoint(one.links, part.id, toId);
   const free = (id: string): string => freePort(one, partOf(one, id) as PartNow) ?? 'port-1';
+  const other = partOf(one, toId)?.part;
+  // of two of which one lies in the other, the one with a floor holds the other
+  const holds = by === 'lies-in' && other !== undefined && !hasFloor(other) && holdsTubes(part);
+  const end = (id: string, named: string | undefined) => ({ partId: id, port: named ?? free(id) });
+  const floor = (id: string) => ({ partId: id, port: 'floor' });
   one.links.push({
-    a: { partId: part.id, port: port ?? free(part.id) },
-    b: { partId: toId, port: by === 'lies-in' ? 'floor' : (toPort ?? free(toId)) },
+    a: holds ? end(toId, toPort) : end(part.id, port),
+    b: holds ? floor(part.id) : by === 'lies-in' ? floor(toId) : end(toId, toPort),
     by,
     gapMm,
     lengthMm,
@@ -251,6 +257,19 @@ function join(
 function shutDoor(one: Mutable, now: PartNow, at: Instant, entryId: string): void {
   const link = linksOf(one, now.part.id)[0];
   if (link) now.gates = { [link.a.port]: { value: 'shut', since: at, entryId } };
+}
+
+/** How wide the mouth stands of the tube that lies open in it. */
+function narrowMouth(
+  one: Mutable,
+  { part }: PartNow,
+  value: 'open' | 'narrowed',
+  since: Instant,
+  entryId: string,
+): void {
+  const link = linksOf(one, part.id).find((l) => l.by === 'lies-in');
+  const lying = link && partOf(one, link.a.partId);
+  if (link && lying) lying.gates = { ...lying.gates, [link.a.port]: { value, since, entryId } };
 }
 
 function begin(one: Mutable, to: string, at: Instant, entryId: string): void {

@@ -17,6 +17,8 @@ export { keptByBarrier, partOf, standing, underWay } from './parts';
 export {
   endAt,
   freePort,
+  hasFloor,
+  holdsTubes,
   isShut,
   linksOf,
   openShare,

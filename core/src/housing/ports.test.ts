@@ -81,6 +81,22 @@ test('her tube lies open in a box: its mouth is taken, the floor of the box neve
   expect(reachedFrom(h, TUBE.id).sort()).toEqual([TUBE.id, SPACE, FRESH].sort());
 });
 
+test('a box set around her open tube holds it by one entry; a narrowed mouth lets them pass, a plugged one does not', () => {
+  const box = set(1, SPACE, 'outworld', { by: 'lies-in', mouth: 'narrowed' });
+  const h = of(box);
+  expect(h.faults).toEqual([]);
+  expect(h.links).toMatchObject([
+    { a: { partId: TUBE.id, port: 'mouth' }, b: { partId: SPACE, port: 'floor' }, by: 'lies-in' },
+  ]);
+  expect(now(h, TUBE.id).gates.mouth?.value).toBe('narrowed');
+  expect(reachedFrom(h, TUBE.id)).toEqual([TUBE.id, SPACE]);
+  expect(reachedFrom(of(box, gate(2, TUBE.id, 'mouth', 'plugged')), TUBE.id)).toEqual([TUBE.id]);
+  // her mouth is taken then
+  expect(changeFault(h, { what: 'set-up', part: usualBody(NEST, 'nest'), by: 'pipe' } as never)).toMatch(
+    /mouth of her tube is tied/,
+  );
+});
+
 test('a nest is moved into like a tube, and she lives there', () => {
   const h = of(
     set(1, NEST, 'nest', { purpose: 'move' }),

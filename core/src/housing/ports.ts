@@ -52,24 +52,35 @@ export const withoutJoint = (links: readonly Link[], one: string, other: string)
     ({ a, b }) => !(a.partId === one && b.partId === other) && !(a.partId === other && b.partId === one),
   );
 
+/** Parts with a floor on which another can lie open. */
+export const hasFloor = ({ kind }: Pick<HomePart, 'kind'>): boolean =>
+  kind === 'box' || kind === 'outworld' || kind === 'dish' || kind === 'nest';
+
+/** What is set around a tube that lies open: a nest is entered by its port. */
+export const holdsTubes = ({ kind }: Pick<HomePart, 'kind'>): boolean =>
+  kind === 'box' || kind === 'outworld';
+
+/** Ants walk through a door that is open, or narrowed. */
+const letsPass = (gate: Gate): boolean => gate === 'open' || gate === 'narrowed';
+
 const gateOf = (home: Joined, { partId, port }: End): Gate =>
   home.parts.find((p) => p.part.id === partId)?.gates[port]?.value ?? 'open';
 
 /** Ants pass: neither end of it is plugged or shut. */
 export const passes = (home: Joined, { a, b }: Link): boolean =>
-  gateOf(home, a) === 'open' && gateOf(home, b) === 'open';
+  letsPass(gateOf(home, a)) && letsPass(gateOf(home, b));
 
 /** All rooms of it are shut. */
 function roomsShut({ part, gates }: PartNow): boolean {
   const rooms = roomsOf(part);
-  return rooms.length > 0 && rooms.every((r) => (gates[r]?.value ?? 'open') !== 'open');
+  return rooms.length > 0 && rooms.every((r) => !letsPass(gates[r]?.value ?? 'open'));
 }
 
 /** The share of its floor that is not shut off. */
 export function openShare({ part, gates }: PartNow): number {
   const rooms = roomsOf(part);
   if (rooms.length === 0) return 1;
-  return rooms.filter((r) => (gates[r]?.value ?? 'open') === 'open').length / rooms.length;
+  return rooms.filter((r) => letsPass(gates[r]?.value ?? 'open')).length / rooms.length;
 }
 
 /** Nobody walks into it: it is joined, and every way in is shut, or every room behind it. */

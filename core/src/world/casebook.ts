@@ -71,6 +71,7 @@ type Line = {
     purpose?: string;
     shut?: boolean;
     gapMm?: number;
+    mouth?: 'open' | 'narrowed';
     [measure: string]: unknown;
   };
   /** Who was seen in the fresh tube, `ready: true` in the other part, `old: true` in the first home. */
@@ -239,7 +240,7 @@ function homeOf({
     return entryOf({ what: 'set-up', part: { ...usual, id: FRESH, ...measures }, purpose, by });
   }
   if (ready) {
-    const { kind, by = 'pipe', purpose = 'move', shut, gapMm, ...measures } = ready;
+    const { kind, by = 'pipe', purpose = 'move', shut, gapMm, mouth, ...measures } = ready;
     const part = { ...usualBody(READY, kind), ...measures };
     return entryOf({
       what: 'set-up',
@@ -248,6 +249,7 @@ function homeOf({
       by,
       ...(shut ? { shut } : {}),
       ...(gapMm === undefined ? {} : { gapMm }),
+      ...(mouth ? { mouth } : {}),
     });
   }
   if (into) {

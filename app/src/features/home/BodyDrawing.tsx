@@ -43,7 +43,7 @@ export function BodyDrawing({
   const { wide, tall } = insideOf(part);
   const span = spanOf(part);
   const off = WALL_MM + MARGIN_MM;
-  const isShut = (gate: string) => (gates[gate]?.value ?? 'open') !== 'open';
+  const isShut = (gate: string) => ['plugged', 'shut'].includes(gates[gate]?.value ?? 'open');
   const rooms = roomRects(part);
   const shut = rooms.filter((_, i) => isShut(`room-${i + 1}`)).length;
   return (

@@ -68,14 +68,16 @@ export function WriteEntry<K extends FormKind>({ shown, kind, amends, partId, on
   const save = useOnce(async () => {
     if (said === null || at === null) return;
     const body = { kind, at, ...said, ...(text ? { text } : {}) } as unknown as BodyOf<K> & EntryBody;
+    const made = form.makes?.(fields) ?? null;
     const used = amends ? [] : (form.uses?.(fields, shown) ?? []);
+    // what is put right may name a new place too
+    if (amends && made) await put({ what: 'place', place: made });
     const written = amends
       ? await amendEntry({ queenId: queen.id, id: amends.id, otherId: otherOf(body) }, body, amends.over)
-      : await writeEntry(
-          queen.id,
-          body,
-          used.map((move) => ({ what: 'stock-move', move })),
-        );
+      : await writeEntry(queen.id, body, [
+          ...(made ? [{ what: 'place' as const, place: made }] : []),
+          ...used.map((move) => ({ what: 'stock-move' as const, move })),
+        ]);
     clear();
     onDone();
     offerUndo(amends ? `${kindTitle(kind)}: put right.` : form.kept(body, shown), async () => {

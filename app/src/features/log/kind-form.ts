@@ -1,4 +1,4 @@
-import type { StockMove } from '@gentle-burrow/core/facts';
+import type { Place, StockMove } from '@gentle-burrow/core/facts';
 import type { BodyOf, KindName } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ProfileOf } from '@gentle-burrow/core/species/catalogue';
@@ -48,5 +48,7 @@ export interface KindForm<K extends FormKind, D extends object = object> {
   forOther?(draft: D, from: ShownQueen, to: ShownQueen): D | null;
   /** What is taken from the stock with it, and put back when it is undone. */
   uses?(draft: D, shown: ShownQueen): StockMove[];
+  /** A place that is made with it. */
+  makes?(draft: D): Place | null;
   Fields?(props: FieldsProps<D>): ReactNode;
 }

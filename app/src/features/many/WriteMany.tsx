@@ -59,14 +59,18 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
   const ready = fault || (form.needsText && text === '') ? [] : each.filter((e) => e.said !== null);
   const save = useOnce(async () => {
     if (ready.length === 0) return;
+    const made = form.makes?.(fields) ?? null;
     const undo = await writeActs(
       ready.map(({ one, at, said }) => ({
         queenId: one.facts.queen.id,
         body: { kind, at, ...said, ...(text ? { text } : {}) } as EntryBody,
       })),
-      ready.flatMap(({ one, theirs }) =>
-        (form.uses?.(theirs as object, one) ?? []).map((move) => ({ what: 'stock-move' as const, move })),
-      ),
+      [
+        ...(made ? [{ what: 'place' as const, place: made }] : []),
+        ...ready.flatMap(({ one, theirs }) =>
+          (form.uses?.(theirs as object, one) ?? []).map((move) => ({ what: 'stock-move' as const, move })),
+        ),
+      ],
     );
     clear();
     onDone();

@@ -1,5 +1,5 @@
 import { asBefore } from '@gentle-burrow/core/founding';
-import type { StockMove } from '@gentle-burrow/core/facts';
+import type { Place, StockMove } from '@gentle-burrow/core/facts';
 import type { KindName } from '@gentle-burrow/core/log';
 import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ProfileOf } from '@gentle-burrow/core/species/catalogue';
@@ -29,6 +29,7 @@ interface ManyForm {
   textLabel?: string;
   skips?(draft: object, shown: ShownQueen, profileOf: ProfileOf): string | null;
   forOther?(draft: object, from: ShownQueen, to: ShownQueen): object | null;
+  makes?(draft: object): Place | null;
   uses?(draft: object, shown: ShownQueen): StockMove[];
   Fields?(props: FieldsProps<object>): ReactNode;
 }

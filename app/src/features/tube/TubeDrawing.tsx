@@ -1,4 +1,5 @@
 import type { Divider, TubeHome } from '@gentle-burrow/core/facts';
+import type { PartNow } from '@gentle-burrow/core/housing';
 import { FRONT_SHARE } from '@gentle-burrow/core/tube';
 import type { WetFront } from '@gentle-burrow/core/vocabulary';
 import type { Milestone, KindLooks } from '@gentle-burrow/core/species';
@@ -34,6 +35,8 @@ export interface TubeDrawingProps {
   profile?: KindLooks | undefined;
   wetFront?: string | null | undefined;
   mould?: string | null | undefined;
+  /** How its mouth is, where that was said: closed with cotton otherwise. */
+  gates?: PartNow['gates'];
   /** Part of the tube to show, mm; the whole when not given. */
   view?: [from: number, to: number];
   /** Words on a dark sleeve drawn over the chamber: she is left alone. */
@@ -75,6 +78,7 @@ export function TubeDrawing(props: TubeDrawingProps) {
     profile,
     wetFront,
     mould,
+    gates,
     view,
     sleeve,
     scaleBar,
@@ -117,7 +121,13 @@ export function TubeDrawing(props: TubeDrawingProps) {
         palette={palette}
       />
       {tube.divider ? <Wall {...tube.divider} r={a.r} palette={palette} /> : null}
-      <Cotton from={a.chamberEnd} to={tube.lengthMm - 0.5} r={a.r - 0.2} wet={0} palette={palette} />
+      <Mouth
+        from={a.chamberEnd}
+        to={tube.lengthMm - 0.5}
+        r={a.r}
+        is={gates?.mouth?.value}
+        palette={palette}
+      />
       {wetFront === 'leaking' || wetFront === 'soaked' ? (
         <Puddle from={a.chamberStart} to={a.chamberEnd} r={a.r} palette={palette} />
       ) : null}
@@ -183,6 +193,40 @@ export function TubeDrawing(props: TubeDrawingProps) {
       )}
       {scaleBar ? <ScaleBar x={to - 3} y={tall / 2 + 1.6} color={palette.inkSoft} /> : null}
     </Svg>
+  );
+}
+
+/** A way as high through the cotton of a narrowed mouth, mm (prior). */
+const WAY_MM = 3;
+
+/** Cotton at the mouth; with a way along the floor where it is narrowed, and none where it lies open. */
+function Mouth({
+  from,
+  to,
+  r,
+  is,
+  palette,
+}: {
+  from: number;
+  to: number;
+  r: number;
+  is: string | undefined;
+  palette: Palette;
+}) {
+  if (is === 'open') return null;
+  return (
+    <G>
+      <Cotton from={from} to={to} r={r - 0.2} wet={0} palette={palette} />
+      {is === 'narrowed' ? (
+        <Rect
+          x={from - 1.5}
+          y={r - 0.2 - WAY_MM}
+          width={to - from + 3}
+          height={WAY_MM}
+          fill={palette.glassFill}
+        />
+      ) : null}
+    </G>
   );
 }
 

@@ -43,6 +43,8 @@ const setUp = z.object({
   ...joint,
   /** Made ready and joined, and the way into it still shut. */
   shut: z.boolean().optional(),
+  /** Of the tube that lies open in it. */
+  mouth: z.enum(['open', 'narrowed']).optional(),
 });
 
 /** A part that stood beside was joined, or joined in another way. */

@@ -1,3 +1,4 @@
+import type { FeedSpot } from '../../../facts';
 import { partOf, reachedFrom, type PartNow } from '../../../housing';
 import { daysBetween } from '../../../quantity';
 import { isWinteringTempC } from '../../../season';
@@ -9,10 +10,13 @@ import { lastMealOf } from './words';
 export const isRoom = ({ part, purpose }: PartNow): boolean =>
   purpose === 'room' || (purpose === 'move' && part.kind === 'outworld');
 
-/** A room of its own to eat in: a wall in her tube, a space that she can walk to, or food was put into one. */
-export const hasForagingRoom = ({ known, housing, tube }: Case): boolean =>
+/** Where she was last fed outside her cell, by her log; null when she never was. */
+export const fedOutside = ({ known }: Case): FeedSpot | null =>
+  known.offers.filter(({ spot }) => spot === 'foraging-space' || spot === 'outer-room').at(-1)?.spot ?? null;
+
+/** A room of its own to eat in that her log knows: a wall in her tube, or a space that she can walk to. */
+export const hasForagingRoom = ({ housing, tube }: Case): boolean =>
   tube?.divider !== undefined ||
-  known.offers.some((o) => o.spot === 'foraging-space' || o.spot === 'outer-room') ||
   reachedFrom(housing, housing.home).some((id) => {
     const part = id === housing.home ? undefined : partOf(housing, id);
     return part !== undefined && isRoom(part);

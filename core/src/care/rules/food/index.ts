@@ -2,13 +2,13 @@ import { latest, msOf, phrase, type Instant } from '../../../quantity';
 import { cannotFoundAlone, fedThroughout, type Case } from '../../case';
 import { COMMON_PRACTICE, criterion, type Ask, type Rule, type Verdict } from '../../verdict';
 import { fedSinceWorkers, colony, orphans } from './colony';
-import { hasForagingRoom, isResting } from './eating';
+import { fedOutside, hasForagingRoom, isResting } from './eating';
 import { onOffer } from './ends';
 import { offerAndWatch, mustEat, firstFeed, whyFed } from './founding';
 import { founderCriterion, PROTEIN_MISSING } from './reasons';
 import { foodVerdict, CLAUSTRAL_SCHOOLS, waitAndSee } from './words';
 
-export { hasForagingRoom, hungers, isResting, isRoom } from './eating';
+export { fedOutside, hasForagingRoom, hungers, isResting, isRoom } from './eating';
 export { founderCriterion, PROTEIN_MISSING } from './reasons';
 export { lastMealOf, menuOf } from './words';
 
@@ -64,9 +64,9 @@ function whileOffered(c: Case, answer: Verdict): Verdict {
 export const nextFeed = (c: Case): Instant | null =>
   food(c)?.asks.find((a) => a.task === 'feed')?.notBefore ?? null;
 
-/** Whether the next feed has to open her cell: workers in the tube, and no other room that anybody has told of. */
+/** Whether the next feed has to open her cell: workers in the tube, and no other room that anybody has told of or fed in. */
 export const feedOpensCell = (c: Case): boolean =>
-  c.workers !== null && !fedThroughout(c.eating) && !hasForagingRoom(c);
+  c.workers !== null && !fedThroughout(c.eating) && !hasForagingRoom(c) && fedOutside(c) === null;
 
 function resting(c: Case): Verdict {
   const active = c.profile.inTheCold.value === 'active' && c.workers !== null;

@@ -1,4 +1,4 @@
-import type { SpaceSchoolId } from '../../../facts';
+import type { FeedSpot, SpaceSchoolId } from '../../../facts';
 import { isShut, nounOf, standing } from '../../../housing';
 import { addDays, daysBetween, msOf, phrase, type Phrase } from '../../../quantity';
 import { countedRange } from '../../../words';
@@ -7,8 +7,16 @@ import { narrowerThan } from '../../gap';
 import { wideOpenings, type WideOpening } from '../../openings';
 import { figure } from '../../practice';
 import { SPACE_SCHOOLS, type GrowthSchool } from '../../schools';
-import { ask, COMMON_PRACTICE, criterion, verdict, type Criterion, type Rule } from '../../verdict';
-import { hasForagingRoom, isRoom } from '../food';
+import {
+  ask,
+  COMMON_PRACTICE,
+  criterion,
+  verdict,
+  type Criterion,
+  type Rule,
+  type Verdict,
+} from '../../verdict';
+import { fedOutside, hasForagingRoom, isRoom } from '../food';
 import { spaceWaits } from './next';
 import {
   answerOf,
@@ -22,6 +30,8 @@ import {
   reached,
   type Judged,
 } from './growth';
+
+type Common = Pick<Verdict, 'id' | 'question' | 'school' | 'criteria' | 'others'>;
 
 const QUESTION = 'Is it time for a foraging space?';
 const safety = ({ part, profile }: Case): string =>
@@ -67,6 +77,8 @@ export const space: Rule = (c) => {
           : 'She has a room to eat in: nothing more is needed for now.',
       ],
     });
+  const outside = fedOutside(c);
+  if (outside) return unlogged(c, common, outside);
   const shut = standing(c.housing).find((p) => isRoom(p) && isShut(c.housing, p));
   if (c.wintering || (coldSeason(c) && !must))
     return verdict({
@@ -131,6 +143,30 @@ export const space: Rule = (c) => {
     until: mine.until,
   });
 };
+
+const UNLOGGED: Record<Exclude<FeedSpot, 'cell'>, string> = {
+  'outer-room':
+    'You fed her in an outer room, and none is in her log. Log it: a divider in her tube, or what is connected to it.',
+  'foraging-space':
+    'You fed them in a foraging space, and none is in the log. Log the foraging space and how it is connected.',
+};
+
+/** She was fed in a room that her log does not know: it is asked for, and until then nothing is concluded from it. */
+function unlogged(c: Case, common: Common, spot: FeedSpot): Verdict {
+  const says = [UNLOGGED[spot as keyof typeof UNLOGGED]];
+  return verdict({
+    ...common,
+    answer: 'not in her log',
+    says,
+    asks: c.wintering
+      ? []
+      : [
+          ask(c, 'space', [c.now, c.now, addDays(c.now, figure('spaceBestDays'))], says, {
+            obligatory: false,
+          }),
+        ],
+  });
+}
 
 /** What is done about an opening through which her smallest workers walk out. */
 function close({ what, part, mm }: WideOpening, profile: Case['profile']): { answer: string; says: Phrase } {

@@ -1,5 +1,5 @@
 import { widthFault } from '@gentle-burrow/core/care';
-import { partOf, standing, type Housing } from '@gentle-burrow/core/housing';
+import { hasFloor, holdsTubes, partOf, standing, type Housing } from '@gentle-burrow/core/housing';
 import { JOINTS } from '@gentle-burrow/core/vocabulary';
 import { useSpecies } from '@/data/queries';
 import { StyleSheet, View } from 'react-native';
@@ -11,11 +11,13 @@ import { NumberField } from '@/ui/fields';
 import { fineFromMm, fromMm, toMm } from '@/ui/units';
 import { capital } from '@gentle-burrow/core/words';
 import { JOINT_WORDS } from '@/words/home';
-import type { HomeDraft } from './draft';
+import { isAround, toIdOf, type HomeDraft } from './draft';
 
+const MOUTHS = [
+  { value: 'narrowed', label: 'Narrowed', hint: 'few pass at a time: warmer and damper inside' },
+  { value: 'open', label: 'Open' },
+] as const;
 const JOINT_OPTIONS = optionsOf(JOINTS, JOINT_WORDS);
-const FLOORED = ['box', 'outworld', 'dish', 'nest'];
-
 interface JointProps {
   home: Housing;
   /** The part that is joined; null for one that is only being set up. */
@@ -31,8 +33,11 @@ export function Joint({ home, except, draft, profileId, change }: JointProps) {
   const kind = useSpecies().find((s) => s.id === profileId);
   const wide = kind && widthFault(kind, draft.gapMm);
   const others = standing(home).filter((p) => p.part.id !== except);
-  const to = draft.toId ?? home.home;
-  const floored = FLOORED.includes(partOf(home, to)?.part.kind ?? '');
+  const to = toIdOf(home, draft, except);
+  const toPart = partOf(home, to)?.part;
+  const holds = except === null && holdsTubes({ kind: draft.kind });
+  const floored = toPart !== undefined && hasFloor(toPart);
+  const around = isAround(home, draft);
   const { by } = draft;
   return (
     <>
@@ -48,12 +53,25 @@ export function Joint({ home, except, draft, profileId, change }: JointProps) {
           onChange={(toId) => change({ toId })}
         />
       ) : null}
-      <Choice
-        label="How it stands to it"
-        options={JOINT_OPTIONS.filter((o) => o.value !== 'lies-in' || floored)}
-        value={by}
-        onChange={(next) => change({ by: next })}
-      />
+      {around ? null : (
+        <Choice
+          label="How it stands to it"
+          options={JOINT_OPTIONS.filter((o) => o.value !== 'lies-in' || floored || holds).map((o) =>
+            o.value === 'lies-in' && holds && !floored ? { ...o, label: 'Her tube lies open in it' } : o,
+          )}
+          value={by}
+          onChange={(next) => change({ by: next })}
+        />
+      )}
+      {around ? (
+        <Choice
+          label="The mouth of her tube"
+          options={MOUTHS}
+          value={draft.mouth}
+          onChange={(mouth) => change({ mouth })}
+          onClear={() => change({ mouth: null })}
+        />
+      ) : null}
       <View style={styles.row}>
         {by !== null && by !== 'beside' && by !== 'lies-in' ? (
           <NumberField

@@ -10,7 +10,7 @@ import { useWidth } from '@/ui/useWidth';
 import { capital } from '@gentle-burrow/core/words';
 import { PURPOSE_WORDS } from '@/words/home';
 import { BodyNumbers } from '../../BodyNumbers';
-import { kindChosen, purposeOf, type HomeDraft } from './draft';
+import { isAround, kindChosen, openTube, purposeOf, type HomeDraft } from './draft';
 import { FreshTube } from './FreshTube';
 import { Joint } from './Joint';
 import { UsedChoice } from './UsedChoice';
@@ -19,6 +19,12 @@ const KINDS = (['tube', ...BODY_KINDS] as PartKind[]).map((value) => ({
   value,
   label: capital(nounOf({ kind: value })),
 }));
+/** How most keepers give the first space: the tube is opened and laid into it. */
+const AROUND = {
+  value: 'around',
+  label: 'Box in which her open tube lies',
+  hint: 'the tube stays her nest',
+} as const;
 const PURPOSE_OPTIONS = optionsOf(PURPOSES, PURPOSE_WORDS);
 
 interface SetUpProps {
@@ -29,13 +35,21 @@ interface SetUpProps {
 
 /** Something more at her home: what it is, its measures on a drawing, what for, and how it is joined. */
 export function SetUp({ shown, draft, change }: SetUpProps) {
+  const home = shown.view.housing;
+  const around = isAround(home, draft);
   return (
     <>
       <Choice
         label="What is it?"
-        options={KINDS}
-        value={draft.kind}
-        onChange={(kind) => change(kindChosen(draft, kind))}
+        options={openTube(home) || around ? [AROUND, ...KINDS] : KINDS}
+        value={around ? AROUND.value : draft.kind}
+        onChange={(kind) =>
+          change(
+            kind === AROUND.value
+              ? { ...kindChosen(draft, 'outworld'), by: 'lies-in', purpose: 'room', toId: null }
+              : { ...kindChosen(draft, kind), ...(around ? { by: null, purpose: null } : {}) },
+          )
+        }
       />
       {draft.kind === 'tube' ? (
         <FreshTube shown={shown} draft={draft} change={change} />
@@ -48,13 +62,7 @@ export function SetUp({ shown, draft, change }: SetUpProps) {
         value={purposeOf(draft)}
         onChange={(purpose) => change({ purpose })}
       />
-      <Joint
-        home={shown.view.housing}
-        except={null}
-        draft={draft}
-        profileId={shown.view.profileId}
-        change={change}
-      />
+      <Joint home={home} except={null} draft={draft} profileId={shown.view.profileId} change={change} />
       {draft.by !== null && draft.by !== 'beside' && draft.by !== 'lies-in' ? (
         <Tick
           label="The way into it is still shut"

@@ -1,6 +1,9 @@
 import type { BodyPart, Divider, HomePart, TubeMeasures } from '@gentle-burrow/core/facts';
 import {
   changeFault,
+  freePort,
+  hasFloor,
+  holdsTubes,
   linksOf,
   partOf,
   portsOf,
@@ -8,6 +11,7 @@ import {
   standing,
   usualBody,
   type Housing,
+  type PartNow,
 } from '@gentle-burrow/core/housing';
 import { homeSchema, type HomeChange, type Tally } from '@gentle-burrow/core/log';
 import type {
@@ -47,6 +51,8 @@ export interface HomeDraft {
   gapMm: number | null;
   lengthMm: number | null;
   shut: boolean;
+  /** Of the tube that lies open in it; null while nothing is said. */
+  mouth: 'open' | 'narrowed' | null;
   /** Ports that were named in an entry that is put right. */
   ports: { port?: string; toPort?: string };
   /** Another part than the likeliest. */
@@ -80,6 +86,7 @@ const NO_DRAFT: Omit<HomeDraft, 'tube' | 'body'> = {
   gapMm: null,
   lengthMm: null,
   shut: false,
+  mouth: null,
   ports: {},
   partId: null,
   gate: null,
@@ -228,13 +235,44 @@ export const mayHaveBrood = ({ view }: ShownQueen): boolean =>
     return count !== null && count.range.high !== 0;
   });
 
-function jointOf(draft: HomeDraft, home: Housing): object {
-  const { by, gapMm, lengthMm, toId, ports } = draft;
+/** Her tube lies open in what is set up, and not the other way round. */
+export const isAround = (home: Housing, draft: HomeDraft): boolean => {
+  const to = partOf(home, toIdOf(home, draft, null))?.part;
+  return (
+    whatOf(home, draft) === 'set-up' &&
+    draft.by === 'lies-in' &&
+    holdsTubes({ kind: draft.kind }) &&
+    to !== undefined &&
+    !hasFloor(to)
+  );
+};
+
+/** A tube of hers that could lie open in a box: its mouth is free. */
+export const openTube = (home: Housing): PartNow | undefined =>
+  standing(home)
+    .filter((p) => p.part.kind === 'tube' && freePort(home, p) !== null)
+    .sort((a, b) => Number(b.part.id === home.home) - Number(a.part.id === home.home))[0];
+
+/** What a part is joined to while nobody says: where she lives, if that can still be joined, or else what can. */
+export function toIdOf(home: Housing, { toId, by, kind, what }: HomeDraft, except: string | null): string {
+  if (toId !== null) return toId;
+  const holds = what !== 'joined' && holdsTubes({ kind });
+  const able = standing(home).filter(
+    (p) =>
+      p.part.id !== except && (by === 'lies-in' && !holds ? hasFloor(p.part) : freePort(home, p) !== null),
+  );
+  return (able.find((p) => p.part.id === home.home) ?? able[0])?.part.id ?? home.home;
+}
+
+function jointOf(draft: HomeDraft, home: Housing, except: string | null): object {
+  const { by, gapMm, lengthMm, ports, mouth } = draft;
   if (by === null || by === 'beside') return { by };
+  const toId = toIdOf(home, draft, except);
   return {
     by,
     ...ports,
-    ...(toId !== null && toId !== home.home ? { toId } : {}),
+    ...(toId !== home.home ? { toId } : {}),
+    ...(mouth && isAround(home, draft) ? { mouth } : {}),
     ...(by !== 'lies-in' && gapMm !== null ? { gapMm } : {}),
     ...(by === 'pipe' && lengthMm !== null ? { lengthMm } : {}),
   };
@@ -246,12 +284,12 @@ function changeOf(draft: HomeDraft, shown: ShownQueen): unknown {
   if (what === 'set-up') {
     const part = draft.kind === 'tube' ? { kind: 'tube', ...draft.tube } : draft.body;
     const shut = draft.shut && draft.by !== null && draft.by !== 'beside' ? { shut: true } : {};
-    return { what, part, purpose: purposeOf(draft), ...jointOf(draft, home), ...shut };
+    return { what, part, purpose: purposeOf(draft), ...jointOf(draft, home, null), ...shut };
   }
   const partId = partIdOf(home, draft);
   switch (what) {
     case 'joined':
-      return { what, partId, ...jointOf(draft, home) };
+      return { what, partId, ...jointOf(draft, home, partId) };
     case 'parted':
     case 'cleaned':
       return { what, partId };
@@ -350,8 +388,8 @@ const jointDraft = ({ by, gapMm, lengthMm, toId, port, toPort }: Jointed): Parti
 export function draftOf(change: HomeChange, empty: HomeDraft): HomeDraft {
   const draft: HomeDraft = { ...empty, amends: true, what: change.what };
   if (change.what === 'set-up') {
-    const { part, purpose, shut = false } = change;
-    const joint = { ...jointDraft(change), purpose, shut };
+    const { part, purpose, shut = false, mouth = null } = change;
+    const joint = { ...jointDraft(change), purpose, shut, mouth };
     if (part.kind !== 'tube') return { ...draft, ...joint, kind: part.kind, body: part };
     const { kind: _, ...tube } = part;
     return { ...draft, ...joint, kind: 'tube', tube: tube as HomeDraft['tube'] };

@@ -75,6 +75,30 @@ test('with one tube only another can be set up, and how it stands to hers must b
   expect(write(shown, { by: 'taped', gapMm: 0.3 })).toMatchObject({ gapMm: 0.3 });
 });
 
+test('a second joint goes where something is free, never to a mouth that is taken', () => {
+  const SPACE = '018f0000-0000-7000-8000-0000000000f3';
+  const spaced = shownWith([
+    { what: 'set-up', part: usualBody(SPACE, 'outworld'), purpose: 'room', by: 'pipe' },
+  ]);
+  const draft = {
+    what: 'set-up' as const,
+    ...kindChosen(home.begin(spaced, null), 'nest'),
+    by: 'pipe' as const,
+  };
+  expect(write(spaced, draft)).toMatchObject({ what: 'set-up', by: 'pipe', toId: SPACE });
+  // with her mouth free it is hers
+  expect(write(shownWith([]), draft)).not.toHaveProperty('toId');
+});
+
+test('a box around her open tube is one choice, its mouth narrowed or open', () => {
+  const shown = shownWith([]);
+  const around = { ...kindChosen(home.begin(shown, null), 'outworld'), by: 'lies-in' as const };
+  expect(write(shown, around)).toMatchObject({ what: 'set-up', by: 'lies-in', purpose: 'room' });
+  expect(write(shown, { ...around, mouth: 'narrowed' })).toMatchObject({ mouth: 'narrowed' });
+  // of what joins otherwise no mouth is said
+  expect(write(shown, { ...around, by: 'pipe', mouth: 'narrowed' })).not.toHaveProperty('mouth');
+});
+
 test('the likeliest tube is meant: the fresh one is entered, the old one lit and taken away', () => {
   const offered = shownWith([SET_UP]);
   expect(write(offered, { queen: 'yes' })).toMatchObject({ what: 'moved-in', partId: FRESH });
@@ -175,8 +199,9 @@ test('a nest hangs on the foraging space when that is chosen', () => {
     by: 'pipe' as const,
   };
   const other = { ...draft, body: usualBody(FRESH, 'nest') };
-  // her tube has one mouth, and it is taken
-  expect(write(shown, other)).toBeNull();
+  // her tube has one mouth, and it is taken: what still has a free port is proposed, and the mouth is refused
+  expect(write(shown, other)).toMatchObject({ toId: NEST });
+  expect(write(shown, { ...other, toId: FIRST })).toBeNull();
   expect(write(shown, { ...other, toId: NEST })).toMatchObject({ toId: NEST });
 });
 

@@ -17,12 +17,15 @@ import { Caution } from '@/ui/Sheet';
 import { Tick } from '@/ui/Tick';
 import { tempText } from '@/ui/units';
 import { Words } from '@/ui/Words';
+import { FreshPlace, freshPlace, NEW_PLACE, placeOf, type Fresh } from '@/features/place/FreshPlace';
 import type { FieldsProps, KindForm } from '../../kind-form';
 
 interface Draft {
   off: boolean;
   placeId: string | null;
   thenPlaceId: string | null;
+  /** A place that is made with the plan. */
+  fresh: Fresh | null;
   /** Calendar days, yyyy-mm-dd; empty while nothing was chosen. */
   from: string;
   until: string;
@@ -57,12 +60,19 @@ function Fields({ shown, all = [shown], draft, change }: FieldsProps<Draft>) {
   const units = usePreferences();
   const { temperature } = units;
   const { hemisphere } = useSettings();
-  const places = usePlacesAsMeasured();
+  const known = usePlacesAsMeasured();
+  const made = draft.fresh && placeOf(draft.fresh);
+  const places = made ? [...known.filter((p) => p.id !== made.id), made] : known;
+  const isNew = draft.fresh !== null && draft.placeId === draft.fresh.id;
+  const choose = (placeId: string) => {
+    const fresh = draft.fresh ?? freshPlace();
+    change(placeId === NEW_PLACE.value ? { placeId: fresh.id, fresh } : { placeId });
+  };
   const profile = useProfileOf()(shown.view.profileId);
   if (!profile.winters.value) return <Fault>{NO_WINTER}</Fault>;
   const now = new Date().toISOString();
   const usual = winterAround(now, hemisphere, zoneNow());
-  const options = places.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }));
+  const options = known.map((p) => ({ value: p.id, label: p.name, hint: tempText(p.tempC, temperature) }));
   // of several each goes back to her own place (`forOther`)
   const back = all.every((s) => s.facts.place.id === shown.facts.place.id)
     ? options
@@ -86,10 +96,13 @@ function Fields({ shown, all = [shown], draft, change }: FieldsProps<Draft>) {
         <>
           <Choice
             label={`Where she winters (${usualText(profile, units)} is usual)`}
-            options={options}
-            value={draft.placeId}
-            onChange={(placeId) => change({ placeId })}
+            options={[...options, NEW_PLACE]}
+            value={isNew ? NEW_PLACE.value : draft.placeId}
+            onChange={choose}
           />
+          {isNew && draft.fresh ? (
+            <FreshPlace value={draft.fresh} onChange={(fresh) => change({ fresh })} />
+          ) : null}
           <View style={styles.row}>
             <DateField label="Cooled from" value={draft.from} onChange={(from) => change({ from })} />
             <DateField label="Warmed from" value={draft.until} onChange={(until) => change({ until })} />
@@ -157,13 +170,15 @@ export const winter: KindForm<'winter', Draft> = {
       off: body?.plan === null,
       placeId: plan?.placeId ?? null,
       thenPlaceId: plan?.thenPlaceId ?? facts.place.id,
+      fresh: null,
       from: day(plan?.from),
       until: day(plan?.until),
       was: plan ? { from: plan.from, until: plan.until } : null,
     };
   },
   finish: (draft) => {
-    const { off, placeId, thenPlaceId, from, until, was } = draft;
+    const { off, placeId, thenPlaceId, fresh, from, until, was } = draft;
+    if (!off && fresh && placeId === fresh.id && placeOf(fresh) === null) return null;
     if (off) return { plan: null };
     if (!placeId || !thenPlaceId || !from || !until || faultOf(draft)) return null;
     const [begins, ends] = [momentOf(from, was?.from), momentOf(until, was?.until)];
@@ -173,6 +188,7 @@ export const winter: KindForm<'winter', Draft> = {
     if (!profileOf(view.profileId).winters.value) return NO_WINTER;
     return draft.off ? null : faultOf(draft);
   },
+  makes: ({ off, placeId, fresh }) => (!off && fresh && placeId === fresh.id ? placeOf(fresh) : null),
   forOther: (draft, from, to) => ({
     ...draft,
     was: null,

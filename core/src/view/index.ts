@@ -10,5 +10,6 @@ export {
 export { learnedFrom, withoutOwn } from './learned';
 export { queenView, viewHoldsUntil, type QueenView } from './queen-view';
 export { byUrgency } from './by-urgency';
+export { momentsOf, shareLater, soonerWords, withoutSightings, type Moment } from './moments';
 export { shelfRow, type ShelfRow } from './shelf-row';
 export { whatIf, type LooksAhead, type WhatIf, type WhatIfAnswer } from './what-if';

@@ -23,6 +23,7 @@ import { offerUndo } from '@/ui/undo';
 import { Words } from '@/ui/Words';
 import { When } from '@/features/log/When';
 import { momentOf } from '@/features/log/when';
+import { photosOf } from '@/features/photos/photos-of';
 import { NoSuchQueen } from '@/features/queen/NoSuchQueen';
 import { CountPad } from './CountPad';
 import {
@@ -275,6 +276,9 @@ function LookForm({ shown, amended }: LookFormProps) {
           draft={draft}
           faults={faults.counts}
           queens={view.ledger.intake?.queens ?? 1}
+          lastPhoto={photosOf(shown)
+            .filter((f) => !draft.photos.includes(f.id) && f.at <= momentShown)
+            .at(-1)}
           onChange={change}
         />
         <TextField label="Note" multiline value={draft.text} onChange={(text) => change({ text })} />

@@ -1,4 +1,4 @@
-import { countText } from '@gentle-burrow/core/quantity';
+import { countText, type Instant } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { PhotoPicker } from '@/features/photos/PhotoPicker';
@@ -28,11 +28,13 @@ interface MoreSeenProps {
   faults: LookFaults['counts'];
   /** How many queens were taken in. */
   queens: number;
+  /** The last photo of an earlier look. */
+  lastPhoto: { id: string; at: Instant } | undefined;
   onChange(part: Partial<LookDraft>): void;
 }
 
 /** What is not seen at most looks: photos, callows, majors, winged young, the dead. */
-export function MoreSeen({ draft, faults, queens, onChange }: MoreSeenProps) {
+export function MoreSeen({ draft, faults, queens, lastPhoto, onChange }: MoreSeenProps) {
   const [counted, setCounted] = useState<Extra>(
     EXTRAS.find((x) => draft.unread[x] !== undefined) ?? 'callows',
   );
@@ -41,7 +43,7 @@ export function MoreSeen({ draft, faults, queens, onChange }: MoreSeenProps) {
   );
   return (
     <Fold title="Photos, castes, the dead">
-      <PhotoPicker photos={draft.photos} onChange={(photos) => onChange({ photos })} />
+      <PhotoPicker photos={draft.photos} last={lastPhoto} onChange={(photos) => onChange({ photos })} />
       <Choice
         label="Count"
         options={EXTRAS.map((value) => ({ value, label: EXTRA_WORDS[value] }))}

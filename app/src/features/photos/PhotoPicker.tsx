@@ -1,3 +1,4 @@
+import type { Instant } from '@gentle-burrow/core/quantity';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
@@ -5,6 +6,7 @@ import { v7 } from 'uuid';
 import { forgetPhoto, keepPhoto } from '@/data/photos';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
+import { dayText } from '@/ui/dates';
 import { Fault } from '@/ui/fields';
 import { Words } from '@/ui/Words';
 import { Picture } from './Picture';
@@ -12,14 +14,18 @@ import { Picture } from './Picture';
 /** As the server takes them. */
 const MOST_BYTES = 16 * 1024 * 1024;
 const MOST = 6;
+/** Large enough to compare two, px. */
+const BESIDE = 150;
 
 interface PhotoPickerProps {
   photos: string[];
+  /** The last one of an earlier look: it stands beside the new ones. */
+  last?: { id: string; at: Instant } | undefined;
   onChange(photos: string[]): void;
 }
 
 /** Pictures of this look: taken now or chosen. They wait in the browser and go to the server with the look. */
-export function PhotoPicker({ photos, onChange }: PhotoPickerProps) {
+export function PhotoPicker({ photos, last, onChange }: PhotoPickerProps) {
   const camera = useRef<HTMLInputElement>(null);
   const files = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string>();
@@ -76,9 +82,27 @@ export function PhotoPicker({ photos, onChange }: PhotoPickerProps) {
       <Fault>{fault}</Fault>
       {photos.length > 0 ? (
         <View style={styles.strip}>
+          {last ? (
+            <View style={styles.last}>
+              <Picture
+                id={last.id}
+                size="thumb"
+                label={`Her last photo, ${dayText(last.at)}`}
+                height={BESIDE}
+              />
+              <Words kind="small" soft>
+                {`Last, ${dayText(last.at)}`}
+              </Words>
+            </View>
+          ) : null}
           {photos.map((id, i) => (
             <View key={id}>
-              <Picture id={id} size="thumb" label={`Photo ${i + 1} of this look`} height={96} />
+              <Picture
+                id={id}
+                size="thumb"
+                label={`Photo ${i + 1} of this look`}
+                height={last ? BESIDE : 96}
+              />
               <IconButton
                 icon="close"
                 size={18}
@@ -102,5 +126,6 @@ const styles = StyleSheet.create({
   all: { gap: SPACE.s },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   strip: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  last: { gap: 2 },
   remove: { position: 'absolute', top: -8, right: -8 },
 });

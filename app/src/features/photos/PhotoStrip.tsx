@@ -1,5 +1,3 @@
-import { effectiveEntries } from '@gentle-burrow/core/log';
-import type { Instant } from '@gentle-burrow/core/quantity';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import type { ShownQueen } from '@/data/queries';
@@ -8,16 +6,10 @@ import { SPACE } from '@/theme/tokens';
 import { dayText } from '@/ui/dates';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
+import { photosOf } from './photos-of';
 import { Picture } from './Picture';
 
 const HEIGHT = 112;
-
-/** Photos of the looks that count, oldest first. */
-function photosOf(shown: ShownQueen): { id: string; at: Instant }[] {
-  return effectiveEntries(shown.facts.entries).flatMap(({ entry }) =>
-    entry?.kind === 'look' ? (entry.photos ?? []).map((id) => ({ id, at: entry.at })) : [],
-  );
-}
 
 /** Her photos over time, side by side; one opens large under the strip. */
 export function PhotoStrip({ shown }: { shown: ShownQueen }) {

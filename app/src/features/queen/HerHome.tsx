@@ -35,6 +35,7 @@ export function HerHome({ shown, profile }: { shown: ShownQueen; profile: KindCa
     mould: ledger.mould?.value,
     empty: ledger.loss !== null,
     lineMm: counsel?.water?.lineMm,
+    gates: housing.parts.find((p) => p.part.id === part.id)?.gates ?? {},
   };
   const alone = standing(housing).length <= 1;
   const { id } = shown.facts.queen;
@@ -44,7 +45,6 @@ export function HerHome({ shown, profile }: { shown: ShownQueen; profile: KindCa
         <PartDrawing
           {...drawing}
           part={part}
-          gates={housing.parts.find((p) => p.part.id === part.id)?.gates ?? {}}
           width={part.kind === 'tube' ? width : Math.min(width, BODY_PX)}
           scaleBar
         />

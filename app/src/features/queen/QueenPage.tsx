@@ -7,6 +7,7 @@ import { useQueen, useSpecies, type ShownQueen } from '@/data/queries';
 import { KindCautions } from '@/features/founder/KindCautions';
 import { Deeds } from '@/features/log/Deeds';
 import { deedsOf, isGone, type Deed } from '@/features/log/deed';
+import { GreatMoment } from '@/features/moments/GreatMoment';
 import { PhotoStrip } from '@/features/photos/PhotoStrip';
 import { usePreferences } from '@/theme/preferences';
 import { useBurrow } from '@/theme/theme';
@@ -156,6 +157,7 @@ function Now({ shown }: { shown: ShownQueen }) {
   return (
     <>
       <Contradictions shown={shown} />
+      <GreatMoment shown={shown} />
       <Sheet tight>
         <Words kind="heading" level={2}>
           Write down

@@ -29,9 +29,10 @@ export function GreatMoment({ shown }: { shown: ShownQueen }) {
   const own = useOwnKinds();
   const { facts, view } = shown;
   const cocoons = useSpecies().find((s) => s.id === view.profileId)?.pupae.value === 'in cocoons';
+  const now = new Date();
   const logged = new Map(facts.entries.map((e) => [e.id, Date.parse(e.loggedAt)]));
   const moment = momentsOf(view.ledger)
-    .filter(({ entryId }) => Date.now() - (logged.get(entryId) ?? 0) < NEWS_MS)
+    .filter(({ entryId }) => now.getTime() - (logged.get(entryId) ?? 0) < NEWS_MS)
     .at(-1);
   const key = moment ? `first.${facts.queen.id}.${moment.stage}` : '';
   const news = moment !== undefined && view.ledger.loss === null && !told(key);

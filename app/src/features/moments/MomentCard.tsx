@@ -41,25 +41,22 @@ export function MomentCard({ shown, title, detail, day, onClose }: MomentCardPro
   const { label } = facts.queen;
   const species = profile?.name ?? 'Unknown';
   const source = usePhotoSource(last?.id ?? '', 'whole');
-  const file = async (): Promise<File> => {
-    const svg = (drawing.current as unknown as HTMLElement | null)?.querySelector('svg');
-    if (!svg) throw new Error('Her drawing is not there yet. Try again.');
-    const text = { title, detail, name: label, species, day };
-    const blob = await cardPng(text, svg, withPhoto && last ? source : null, p);
-    return new File([blob], `${label} ${title}.png`.replace(/[^\p{L}\p{N}. -]/gu, ''), { type: 'image/png' });
-  };
-  const doing = (what: (made: File) => Promise<unknown> | void) => async () => {
+  const make = useOnce(async (what: 'save' | 'share') => {
     setFault(undefined);
     try {
-      await what(await file());
+      const svg = (drawing.current as unknown as HTMLElement | null)?.querySelector('svg');
+      if (!svg) throw new Error('Her drawing is not there yet.');
+      const text = { title, detail, name: label, species, day };
+      const blob = await cardPng(text, svg, withPhoto && last ? source : null, p);
+      const name = `${label} ${title}.png`.replace(/[^\p{L}\p{N}. -]/gu, '');
+      if (what === 'save') saveBlob(blob, name);
+      else await navigator.share({ files: [new File([blob], name, { type: 'image/png' })], title });
     } catch (error) {
       // a share that was called off is no fault
       if ((error as Error).name !== 'AbortError')
-        setFault(`The card was not made: ${(error as Error).message} Try it without the photo.`);
+        setFault(`The card was not made: ${(error as Error).message} Try again, or without the photo.`);
     }
-  };
-  const save = useOnce(doing((made) => saveBlob(made, made.name)));
-  const share = useOnce(doing((made) => navigator.share({ files: [made], title })));
+  });
   const canShare = typeof navigator !== 'undefined' && typeof navigator.share === 'function';
   return (
     <Pop title="A card to keep" onClose={onClose}>
@@ -94,11 +91,11 @@ export function MomentCard({ shown, title, detail, day, onClose }: MomentCardPro
       </Words>
       <Fault>{fault}</Fault>
       <SaveBar>
-        <Button mode="contained" icon="download" onPress={save}>
+        <Button mode="contained" icon="download" onPress={() => make('save')}>
           Save as picture
         </Button>
         {canShare ? (
-          <Button mode="outlined" icon="share-variant" onPress={share}>
+          <Button mode="outlined" icon="share-variant" onPress={() => make('share')}>
             Share
           </Button>
         ) : null}

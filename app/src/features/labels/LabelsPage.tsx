@@ -16,6 +16,7 @@ import { Failed, Loading } from '@/ui/states';
 import { Sheet } from '@/ui/Sheet';
 import { inUnits } from '@/ui/units';
 import { useWidth } from '@/ui/useWidth';
+import { usePaper } from '@/ui/paper';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 
@@ -63,6 +64,7 @@ export function LabelsPage({ only }: { only?: readonly string[] | undefined }) {
     skip: String(skipFine ? d.skip : 0),
     origin: d.origin.trim(),
   }).toString();
+  const [paper, print] = usePaper();
   const pages = Math.max(1, Math.ceil((chosen.length + (skipFine ? d.skip : 0)) / perPage));
   const svg = inZone(`/api/labels.svg?${query}`);
   const toggle = (id: string) =>
@@ -155,9 +157,35 @@ export function LabelsPage({ only }: { only?: readonly string[] | undefined }) {
           )}
         </View>
       ) : null}
+      {paper}
       <View style={styles.row}>
         <Button
           mode="contained"
+          icon="printer-outline"
+          disabled={!ready}
+          onPress={() =>
+            print(
+              Array.from({ length: pages }, (_, page) => (
+                <img
+                  key={page}
+                  alt={`Sheet ${page + 1}`}
+                  src={inZone(`/api/labels.svg?${query}&page=${page}`)}
+                  style={{
+                    display: 'block',
+                    width: `${sheet.page.widthMm}mm`,
+                    height: `${sheet.page.heightMm}mm`,
+                    breakAfter: page + 1 < pages ? 'page' : 'auto',
+                  }}
+                />
+              )),
+              sheet.page,
+            )
+          }
+        >
+          Print
+        </Button>
+        <Button
+          mode="outlined"
           icon="file-pdf-box"
           disabled={!ready}
           onPress={() => download(`/api/labels.pdf?${query}`)}

@@ -3,7 +3,10 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton } from 'react-native-paper';
 import { amendEntry, otherOf } from '@/data/entries';
-import { type ShownQueen } from '@/data/queries';
+import { useSpecies, type ShownQueen } from '@/data/queries';
+import { ColonySheet } from '@/features/paper/ColonySheet';
+import { usePreferences } from '@/theme/preferences';
+import { usePaper } from '@/ui/paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
 import { Button } from '@/ui/Button';
@@ -34,8 +37,20 @@ export function Log({ shown }: { shown: ShownQueen }) {
   const names = useHerNames(shown);
   // once below the lines: in each of them the same words would be asked about again and again
   const terms = termsOf(some.map(({ entry, original }) => entryWords(bodyOf(entry ?? original), names)));
+  const [paper, print] = usePaper();
+  const units = usePreferences();
+  const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   return (
     <View>
+      {paper}
+      <Button
+        mode="outlined"
+        icon="printer-outline"
+        style={styles.left}
+        onPress={() => print(<ColonySheet shown={shown} profile={profile} names={names} units={units} />)}
+      >
+        {`Print the sheet of ${shown.facts.queen.label}`}
+      </Button>
       <View role="list">
         {some.map((item) => (
           <LogLine key={item.original.id} item={item} shown={shown} />
@@ -157,4 +172,5 @@ const styles = StyleSheet.create({
   words: { flex: 1, gap: 2 },
   gone: { textDecorationLine: 'line-through' },
   terms: { paddingVertical: SPACE.s },
+  left: { alignSelf: 'flex-start' },
 });

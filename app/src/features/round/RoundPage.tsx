@@ -46,6 +46,8 @@ import {
   type Outcome,
   type Round,
 } from './round';
+import { RoundList } from '@/features/paper/RoundList';
+import { usePaper } from '@/ui/paper';
 import { RoundFood } from './RoundFood';
 import { useOnce } from '@/ui/useOnce';
 import { go } from '@/ui/way';
@@ -92,6 +94,10 @@ export function RoundPage() {
 
 function Start({ rows, onBegin }: { rows: readonly ShelfRow[]; onBegin(rows: ShelfRow[]): void }) {
   const { due, resting } = whoIsDue(rows);
+  const [paper, print] = usePaper();
+  const units = usePreferences();
+  const species = useSpecies();
+  const speciesOf = (row: ShelfRow) => species.find((s) => s.id === row.profileId)?.name ?? 'Unknown';
   const n = (list: readonly ShelfRow[]) => (list.length === 1 ? 'One tube' : `${list.length} tubes`);
   return (
     <>
@@ -116,6 +122,16 @@ function Start({ rows, onBegin }: { rows: readonly ShelfRow[]; onBegin(rows: She
         <Button mode="text" icon="food-apple-outline" onPress={() => go('/feed')}>
           {NAMES.feedSeveral}
         </Button>
+        {paper}
+        {due.length > 0 ? (
+          <Button
+            mode="text"
+            icon="printer-outline"
+            onPress={() => print(<RoundList rows={due} speciesOf={speciesOf} units={units} />)}
+          >
+            Print the list
+          </Button>
+        ) : null}
       </View>
     </>
   );

@@ -31,5 +31,6 @@ export {
   type RefusedLine,
   type SortedOut,
 } from './bring-back';
+export { arrivedFrom, storyOf, type Arrived } from './travel';
 export { withoutPlace } from './withheld';
 export { askLog, type Asked } from './asked';

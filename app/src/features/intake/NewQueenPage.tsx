@@ -23,6 +23,7 @@ import {
   type QueenForm,
 } from './queen-form';
 import { labelsFrom, labelsText, takeIn } from './sisters';
+import { ReceiveStory } from '@/features/travel/ReceiveStory';
 import { LikeTheLast } from './LikeTheLast';
 import { StepHealth } from './StepHealth';
 import { StepOrigin } from './StepOrigin';
@@ -198,6 +199,7 @@ function Steps({ step: asked, begun, onStartOver }: NewQueenPageProps & { onStar
         </View>
         <Returned kept={begun && draft !== null} />
         {step === 0 ? <LikeTheLast places={places} /> : null}
+        {step === 0 ? <ReceiveStory places={places} /> : null}
         {step === 0 ? <StepOrigin /> : null}
         {step === 0 && doubts.some((d) => askedBack.includes(d)) ? (
           <Caution>

@@ -6,6 +6,7 @@ import { amendEntry, otherOf } from '@/data/entries';
 import { useSpecies, type ShownQueen } from '@/data/queries';
 import { ColonySheet } from '@/features/paper/ColonySheet';
 import { usePreferences } from '@/theme/preferences';
+import { SendStory } from '@/features/travel/SendStory';
 import { usePaper } from '@/ui/paper';
 import { useBurrow } from '@/theme/theme';
 import { SPACE } from '@/theme/tokens';
@@ -41,7 +42,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
   const units = usePreferences();
   const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   return (
-    <View>
+    <View style={styles.all}>
       {paper}
       <Button
         mode="outlined"
@@ -51,6 +52,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
       >
         {`Print the sheet of ${shown.facts.queen.label}`}
       </Button>
+      <SendStory shown={shown} />
       <View role="list">
         {some.map((item) => (
           <LogLine key={item.original.id} item={item} shown={shown} />
@@ -173,4 +175,5 @@ const styles = StyleSheet.create({
   gone: { textDecorationLine: 'line-through' },
   terms: { paddingVertical: SPACE.s },
   left: { alignSelf: 'flex-start' },
+  all: { gap: SPACE.s },
 });

@@ -1,5 +1,5 @@
 export { narrowerThan, type Heads } from './gap';
-export { widthFault } from './openings';
+export { portCaution, widthFault } from './openings';
 export { boostFaults, donorFitness, type BoostEnd, type BoostFault, type DonorFitness } from './boosting';
 export { caseOf, planBegun, type Case, type CaseInput, type Eating } from './case';
 export { ANSWER_IDS, type Answer, type AnswerId, type SaidNow } from './answers';

@@ -18,6 +18,13 @@ export function widthFault(heads: Heads, mm: number | null): string | undefined 
     : undefined;
 }
 
+/** What is said of ports as wide as that where they are entered: one that leads nowhere must be closed; undefined where they hold. */
+export function portCaution(heads: Heads, mm: number | undefined): string | undefined {
+  return mm !== undefined && letsThrough(heads, mm)
+    ? `Plug every port that leads nowhere. Workers walk through anything as wide as ${narrowerThan(heads)}.`
+    : undefined;
+}
+
 /** Every opening of what she can reach that is too wide: meshes, gaps at joints, ports that were opened and lead nowhere. */
 export function wideOpenings(heads: Heads, home: Housing): WideOpening[] {
   const reached = reachedFrom(home, home.home);

@@ -1,4 +1,4 @@
-import { widthFault, type Heads } from '@gentle-burrow/core/care';
+import { portCaution, widthFault, type Heads } from '@gentle-burrow/core/care';
 import { bodyPartSchema, type BodyPart } from '@gentle-burrow/core/facts';
 import { MATERIALS, WATER_SOURCES } from '@gentle-burrow/core/vocabulary';
 import { StyleSheet, View } from 'react-native';
@@ -7,7 +7,8 @@ import { SPACE } from '@/theme/tokens';
 import { Choice, optionsOf } from '@/ui/Choice';
 import { Fault, NumberField, TextField } from '@/ui/fields';
 import { Fold } from '@/ui/Fold';
-import { fineFromMm, fromMm, toMm } from '@/ui/units';
+import { fineFromMm, fromMm, inUnits, toMm } from '@/ui/units';
+import { Words } from '@/ui/Words';
 import { MATERIAL_WORDS, WATER_WORDS } from '@/words/home';
 
 const SHAPES = [
@@ -26,8 +27,10 @@ interface BodyNumbersProps {
 
 /** What is measured of a part that is no tube: its floor first, then what is only sometimes known. */
 export function BodyNumbers({ part, heads, onChange }: BodyNumbersProps) {
-  const { length } = usePreferences();
+  const units = usePreferences();
+  const { length } = units;
   const wide = heads && widthFault(heads, part.meshMm);
+  const ports = heads && portCaution(heads, part.ports[0]?.boreMm);
   const set = (next: Partial<BodyPart>) => onChange({ ...part, ...next });
   const mm = (v: number | null): number => (v === null ? NaN : toMm(v, length));
   const shown = (value: number, fine = false): number | null =>
@@ -113,6 +116,11 @@ export function BodyNumbers({ part, heads, onChange }: BodyNumbersProps) {
             onChange={(v) => onChange(withWater(part, v))}
           />
         </View>
+        {ports ? (
+          <Words kind="small" soft>
+            {inUnits(ports, units)}
+          </Words>
+        ) : null}
         <Choice
           label="Material"
           options={STUFF}

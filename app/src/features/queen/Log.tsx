@@ -42,17 +42,7 @@ export function Log({ shown }: { shown: ShownQueen }) {
   const units = usePreferences();
   const profile = useSpecies().find((s) => s.id === shown.view.profileId);
   return (
-    <View style={styles.all}>
-      {paper}
-      <Button
-        mode="outlined"
-        icon="printer-outline"
-        style={styles.left}
-        onPress={() => print(<ColonySheet shown={shown} profile={profile} names={names} units={units} />)}
-      >
-        {`Print the sheet of ${shown.facts.queen.label}`}
-      </Button>
-      <SendStory shown={shown} />
+    <View>
       <View role="list">
         {some.map((item) => (
           <LogLine key={item.original.id} item={item} shown={shown} />
@@ -71,6 +61,18 @@ export function Log({ shown }: { shown: ShownQueen }) {
           {gone ? 'Fold away what was taken back' : `${withdrawn} taken back`}
         </Button>
       ) : null}
+      <View style={styles.ways}>
+        {paper}
+        <Button
+          mode="outlined"
+          icon="printer-outline"
+          style={styles.left}
+          onPress={() => print(<ColonySheet shown={shown} profile={profile} names={names} units={units} />)}
+        >
+          {`Print the sheet of ${shown.facts.queen.label}`}
+        </Button>
+        <SendStory shown={shown} />
+      </View>
     </View>
   );
 }
@@ -175,5 +177,5 @@ const styles = StyleSheet.create({
   gone: { textDecorationLine: 'line-through' },
   terms: { paddingVertical: SPACE.s },
   left: { alignSelf: 'flex-start' },
-  all: { gap: SPACE.s },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s, paddingTop: SPACE.m },
 });

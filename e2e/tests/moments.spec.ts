@@ -12,7 +12,9 @@ test('first workers are said once, with how soon they came, and a card of them i
   const first = page.getByRole('heading', { name: /^First workers after (\d+ to )?\d+ days\.$/ });
   await expect(first).toBeVisible();
   await expect(
-    page.getByText(/^(Sooner|Later) than about \d in 10 of her species at .*|^About when half of her species/),
+    page.getByText(
+      /^(Sooner|Later) than about \d in 10 of her species at .*|^About when half of her species/,
+    ),
   ).toBeVisible();
   expect(await seriousFaults(page), info.project.name).toEqual([]);
   await page.getByRole('button', { name: 'Make a card' }).click();

@@ -41,7 +41,11 @@ const NOT_THERE = 'This cannot be done at that home. Log it there by itself.';
 export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
   const form = manyForm(kind);
   const profileOf = useProfileOf();
-  const [start] = useState((): Written => ({ when: NOW, fields: form.begin(first(shown), null), text: '' }));
+  // filled in for one who can have it: the form of one who cannot asks nothing
+  const lead =
+    shown.find((one) => (form.skips?.(form.begin(one, null), one, profileOf) ?? null) === null) ??
+    first(shown);
+  const [start] = useState((): Written => ({ when: NOW, fields: form.begin(lead, null), text: '' }));
   const { value, change, clear, discard, kept } = useDraft<Written>(`many.${kind}`, start);
   const fields = { ...start.fields, ...value.fields };
   const text = value.text.trim();
@@ -50,7 +54,7 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
   const limits = { from: shown.map(intakeAt).sort().at(-1) ?? null };
   const fault = dayFault(day, now, limits, time) ?? undefined;
   const each = shown.map((one) => {
-    const theirs = one === shown[0] || !form.forOther ? fields : form.forOther(fields, first(shown), one);
+    const theirs = one === lead || !form.forOther ? fields : form.forOther(fields, lead, one);
     const skip = theirs === null ? NOT_THERE : (form.skips?.(theirs, one, profileOf) ?? null);
     const at = momentOf(day, now, intakeAt(one), undefined, time);
     const said = theirs && skip === null && !fault ? form.finish(theirs, one, at) : null;
@@ -83,7 +87,7 @@ export function WriteMany({ shown, kind, onDone }: WriteManyProps) {
       <Returned kept={kept} />
       {form.Fields ? (
         <form.Fields
-          shown={first(shown)}
+          shown={lead}
           all={shown}
           draft={fields}
           change={(part) => change({ fields: { ...fields, ...part } })}

@@ -1,5 +1,5 @@
 import type { EntryBody } from '@gentle-burrow/core/log';
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router } from 'expo-router';
 import { drop, outboxItems } from '@/data/outbox';
 import { ShelfPage } from '@/features/shelf/ShelfPage';
@@ -80,6 +80,32 @@ test('as before: each look says what was counted of her; who was never looked at
     eggs: { low: 5, high: 8 },
     text: 'no change',
   });
+});
+
+test('a winter is planned for those who winter, also when the first of them does not', async () => {
+  const { server, here } = await selecting(['A', 'B', 'C'], (l) =>
+    l === 'A'
+      ? [{ kind: 'identify', at: daysAgo(20), species: { profileId: 'unknown-tropical', sure: 'certain' } }]
+      : [],
+  );
+  for (const name of [/^A,/, /^B,/, /^C,/]) tick(name);
+  press('Plan winter');
+  expect(await screen.findByText(/^A: Her species does not winter/)).toBeTruthy();
+  fireEvent.click(
+    within(screen.getByRole('radiogroup', { name: /^Where she winters/ })).getByRole('radio', {
+      name: /^Cellar/,
+    }),
+  );
+  press('Take the usual dates');
+  press('Save for 2 queens');
+  await waitFor(() => expect(server.bodiesOf('/entries')).toHaveLength(2));
+  const sent = server.bodiesOf('/entries') as { queenId: string; kind: string }[];
+  expect(sent.map((e) => e.queenId).sort()).toEqual(
+    here
+      .slice(1)
+      .map((f) => f.queen.id)
+      .sort(),
+  );
 });
 
 test('eleven wrong batches are corrected together; names are each her own', async () => {

@@ -161,6 +161,7 @@ export function LabelsPage({ only }: { only?: readonly string[] | undefined }) {
       <View style={styles.row}>
         <Button
           mode="contained"
+          compact
           icon="printer-outline"
           disabled={!ready}
           onPress={() =>
@@ -186,13 +187,13 @@ export function LabelsPage({ only }: { only?: readonly string[] | undefined }) {
         </Button>
         <Button
           mode="outlined"
-          icon="file-pdf-box"
+          compact
           disabled={!ready}
           onPress={() => download(`/api/labels.pdf?${query}`)}
         >
           Open as PDF
         </Button>
-        <Button mode="outlined" icon="svg" disabled={!ready} onPress={() => void Linking.openURL(svg)}>
+        <Button compact mode="outlined" disabled={!ready} onPress={() => void Linking.openURL(svg)}>
           Open as SVG
         </Button>
       </View>

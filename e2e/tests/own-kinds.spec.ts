@@ -118,6 +118,11 @@ test(
     await expect(page.getByRole('radio', { name: /^Two nodes/ })).toBeChecked();
     await page.getByRole('radio', { name: 'Europe' }).first().click();
     await page.getByRole('radio', { name: 'Of two colours' }).click();
+    // the day of the capture gave the month; hers flies later, so the keeper takes it back
+    await page
+      .getByRole('radiogroup', { name: 'Month of her flight' })
+      .getByRole('radio', { checked: true })
+      .click();
     await expect(page.getByText(/^\d of \d+ species are left\.$/)).toBeVisible();
     expect(await seriousFaults(page)).toEqual([]);
     await page.getByRole('radio', { name: /^Crematogaster scutellaris/ }).click();

@@ -156,3 +156,44 @@ describe('what would tell most', () => {
     expect(bits).toBeGreaterThan(0);
   });
 });
+
+describe('a queen who is known to eat while founding', () => {
+  const named = (more: object = {}) =>
+    ({
+      kind: 'species',
+      founder: 'semi-claustral',
+      weight: 1,
+      source: 'practice',
+      sure: 'likely',
+      known: true,
+      ...more,
+    }) as const;
+  const refused = { kind: 'protein', value: 'refused', source: 'her log' } as const;
+
+  test('is not moved by what she leaves, and is not tried for it', () => {
+    const before = founderBelief([named()]);
+    const after = founderBelief([named(), refused]);
+    expect(after.probabilities).toEqual(before.probabilities);
+    expect(after.evidence.at(-1)?.factor).toBe(1);
+    expect(before.tellsMost?.kind).not.toBe('protein');
+  });
+
+  test.each([
+    ['a guessed name', named({ sure: 'guess' })],
+    ['one whose way of founding is our own estimate', named({ known: false })],
+    ['one that is the lesser of two', named({ weight: 0.4 })],
+  ])('%s is moved', (_, who) => {
+    const other = {
+      kind: 'species',
+      founder: 'fully-claustral',
+      weight: 0.6,
+      source: 'x',
+      sure: 'likely',
+      known: true,
+    } as const;
+    const all = who.weight < 1 ? [who, other] : [who];
+    expect(founderBelief([...all, refused]).probabilities['semi-claustral']).toBeLessThan(
+      founderBelief(all).probabilities['semi-claustral'],
+    );
+  });
+});

@@ -104,7 +104,11 @@ export function founderBelief(evidence: readonly FounderEvidence[]): FounderBeli
     probabilities: p,
     evidence: standing.map((e) => ({ evidence: e, factor: tells(e) ? factorOf(e, bySpecies) : 1 })),
     course: courseOf(p),
-    tellsMost: tellsMost(p, new Set(standing.map((e) => e.kind))),
+    // nor would a refusal still to come tell anything of her
+    tellsMost: tellsMost(
+      p,
+      new Set([...standing.map((e) => e.kind), ...(knownToEat(standing) ? ['protein'] : [])]),
+    ),
   };
 }
 
@@ -114,7 +118,7 @@ const refuses = (e: FounderEvidence): boolean => e.kind === 'protein' && e.value
  * She is named, not guessed, as one whose kind is known to eat while it founds. What such a queen leaves speaks of the food, the
  * warmth or the season: however often she does, it does not make her one that fasts. Common practice.
  */
-function knownToEat(evidence: readonly FounderEvidence[]): boolean {
+export function knownToEat(evidence: readonly FounderEvidence[]): boolean {
   const named = evidence.filter((e) => e.kind === 'species');
   const share = (some: readonly SpeciesEvidence[]) => some.reduce((sum, e) => sum + e.weight, 0);
   const eaters = named.filter((e) => e.founder === 'semi-claustral' && e.known && e.sure !== 'guess');

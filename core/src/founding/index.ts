@@ -29,6 +29,7 @@ export { missChance } from './outlook/detection';
 export {
   FOUNDER_TYPES,
   founderBelief,
+  knownToEat,
   type FounderBelief,
   type FounderCourse,
   type FounderEvidence,

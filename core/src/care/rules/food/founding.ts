@@ -1,4 +1,4 @@
-import type { Offer } from '../../../founding';
+import { knownToEat, type Offer } from '../../../founding';
 import { addDays, daysBetween, latest, msOf, phrase, type Instant, type Phrase } from '../../../quantity';
 import { counted, capital } from '../../../words';
 import type { Case } from '../../case';
@@ -159,14 +159,11 @@ function spentCriterion({ workersGone: gone, known }: Case): Criterion[] {
   ];
 }
 
-/** From this chance on that she eats while founding, what she leaves does not speak of her type (prior). */
-const EATS = 0.7;
-
 /** What a queen that refuses food may be telling: of one that has nothing else to live on it tells nothing of her type. */
 function heedful(c: Case): string {
   const cool = c.tempC < c.profile.bestTempC.value.low;
   if (c.eating !== 'must') return cool ? 'She may be too cool to eat.' : 'Leave it close to her for an hour.';
-  if (c.founder.probabilities['semi-claustral'] >= EATS) {
+  if (knownToEat(c.founder.evidence.map((e) => e.evidence))) {
     if (cool) return 'She may be too cool to eat: check how warm she is.';
     return c.profile.winters.value && (c.phase === 'late-summer' || c.phase === 'autumn')
       ? 'Late in the year many queens eat less before their winter.'

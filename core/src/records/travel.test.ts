@@ -1,4 +1,5 @@
 import { DEFAULT_SETTINGS, placeSchema, queenSchema } from '../facts';
+import { usualBody } from '../housing';
 import type { Entry } from '../log';
 import { day, DAY_ZERO, entry, look, QUEEN, testId, TUBE } from '../test-kit';
 import { queenView, type QueenFacts } from '../view';
@@ -14,7 +15,8 @@ const queen = queenSchema.parse({
   placeId: drawer.id,
   createdAt: DAY_ZERO,
 });
-const PRIVATE = /Anna|school|Hollow|47\.1|kept by Bert|Cellar|bought a drink|told me/;
+const PRIVATE = /Grandma|Anna|school|Hollow|47\.1|kept by Bert|Cellar|bought a drink|told me/;
+const OTHERS = testId();
 const facts = (entries: Entry[]): QueenFacts => ({
   queen,
   home: TUBE,
@@ -32,6 +34,15 @@ const entries = () => [
     text: 'Anna told me',
   }),
   look(9, [4, 0, 0, 0]),
+  entry(10, {
+    kind: 'home',
+    change: {
+      what: 'set-up',
+      part: { ...usualBody(testId(), 'outworld'), name: 'Box of Grandma', was: OTHERS },
+      purpose: 'room',
+      by: 'pipe',
+    },
+  }),
   entry(12, { kind: 'note', text: 'Anna told me of it' }),
   entry(20, { kind: 'move', placeId: box.id }),
   entry(30, { kind: 'brood', way: 'received', otherId: testId(), counts: { pupae: 2 } }),
@@ -45,6 +56,8 @@ test('nothing private travels unless it is asked for; photos and brood of others
   const story = storyOf(facts(entries()), [], false);
   for (const fact of story) expect(factSchema.safeParse(fact).success).toBe(true);
   expect(JSON.stringify(story)).not.toMatch(PRIVATE);
+  // nor which other colony a part served before
+  expect(JSON.stringify(storyOf(facts(entries()), [], true))).not.toContain(OTHERS);
   expect(story.map((f) => (f.fact === 'entry' ? f.value.kind : f.fact))).toEqual([
     'place',
     'place',
@@ -52,6 +65,7 @@ test('nothing private travels unless it is asked for; photos and brood of others
     'queen',
     'intake',
     'look',
+    'home',
     'move',
     'look',
   ]);

@@ -26,7 +26,7 @@ export function storyOf(given: QueenFacts, own: readonly OwnKind[], tellPrivate:
   );
   return [
     ...places.map((place, i): Fact => ({ fact: 'place', value: tellPrivate ? place : unnamed(place, i) })),
-    { fact: 'home', value: home },
+    { fact: 'home', value: strangers(home, tellPrivate) },
     {
       fact: 'queen',
       value: { ...hers, lookingSchool: null, batch: tellPrivate ? queen.batch : '' },
@@ -38,6 +38,14 @@ export function storyOf(given: QueenFacts, own: readonly OwnKind[], tellPrivate:
   ];
 }
 
+/** A part without the keeper's name for it, and without which other colony it served before. */
+function strangers<P extends { was?: string | undefined; name?: string | undefined }>(
+  { was: _, name, ...part }: P,
+  tellPrivate: boolean,
+): P {
+  return { ...part, ...(tellPrivate && name ? { name } : {}) } as P;
+}
+
 const unnamed = ({ spot: _, ...place }: Place, i: number): Place => ({ ...place, name: `Place ${i + 1}` });
 
 function travelling(entry: FactEntry, own: readonly OwnKind[], tellPrivate: boolean): Entry {
@@ -47,6 +55,8 @@ function travelling(entry: FactEntry, own: readonly OwnKind[], tellPrivate: bool
     const { photos: _photos, ...look } = said;
     return look;
   }
+  if (said.kind === 'home' && said.change.what === 'set-up')
+    return { ...said, change: { ...said.change, part: strangers(said.change.part, tellPrivate) } };
   if (said.kind === 'home' && said.change.what === 'moved-in' && said.change.tally && !tellPrivate) {
     const { explained: _why, ...tally } = said.change.tally;
     return { ...said, change: { ...said.change, tally } };

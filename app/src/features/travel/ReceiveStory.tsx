@@ -1,6 +1,6 @@
 import { QUARANTINE_DAYS } from '@gentle-burrow/core/care';
 import { daysText } from '@gentle-burrow/core/quantity';
-import type { Place } from '@gentle-burrow/core/facts';
+import { queenSchema, type Place } from '@gentle-burrow/core/facts';
 import type { Arrived } from '@gentle-burrow/core/records';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -69,7 +69,8 @@ function Story({ arrived, places, onClose }: StoryProps) {
   const [fresh, setFresh] = useState(freshPlace);
   const isNew = placeId === NEW_PLACE.value;
   const to = isNew ? placeOf(fresh) : (places.find((p) => p.id === placeId) ?? null);
-  const ready = label.trim() !== '' && to !== null;
+  const fault = queenSchema.shape.label.safeParse(label).error?.issues[0]?.message;
+  const ready = fault === undefined && to !== null;
   const save = useOnce(async () => {
     if (!to || !ready) return;
     goInsteadOfAll('/queens/new', await takeInStory(arrived, label.trim(), to, isNew));
@@ -83,7 +84,7 @@ function Story({ arrived, places, onClose }: StoryProps) {
           entries.length === 1 ? '1 entry comes' : `${entries.length} entries come`
         } with her. She is logged as swapped.`}
       </Words>
-      <TextField label="Letter or name on the tube" value={label} onChange={setLabel} />
+      <TextField label="Letter or name on the tube" value={label} onChange={setLabel} fault={fault} />
       <Choice
         label="Where will you keep her?"
         options={[

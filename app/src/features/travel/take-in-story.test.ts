@@ -1,4 +1,5 @@
 import { arrivedFrom, storyOf } from '@gentle-burrow/core/records';
+import type { EntryBody } from '@gentle-burrow/core/log';
 import { appendSchema, newQueenSchema } from '@gentle-burrow/contract';
 import { v7 } from 'uuid';
 import { daysAgo, madeQueen } from '../../../test/kit';
@@ -21,6 +22,19 @@ test('what is sent is what the server takes: her places, herself as swapped, her
   expect(appendSchema.safeParse({ entries: log.entries }).error?.issues).toBeUndefined();
   expect(log.entries.map((e) => e.kind)).toEqual(['look', 'move']);
   expect(log.entries.at(-1)).toMatchObject({ placeId: HERE.id });
+});
+
+test('a winter that her earlier keeper planned is called off', () => {
+  const plan = {
+    kind: 'winter',
+    at: daysAgo(3),
+    plan: { placeId: facts.place.id, thenPlaceId: HERE.id, from: daysAgo(-100), until: daysAgo(-200) },
+  } as EntryBody;
+  const wintering = madeQueen('Vesper', 60, [plan]);
+  const outs = outgoingOf(arrivedFrom(storyOf(wintering, [], false), v7), 'Z1', HERE, false, NOW);
+  const log = outs.at(-1) as { entries: { kind: string; plan?: unknown }[] };
+  expect(log.entries.map((e) => e.kind)).toEqual(['winter', 'move', 'winter']);
+  expect(log.entries.at(-1)?.plan).toBeNull();
 });
 
 test('a place that is there already is not sent again', () =>

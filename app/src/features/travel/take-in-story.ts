@@ -38,6 +38,12 @@ export function outgoingOf(
     placeId: to.id,
     text: 'Swapped: she came with her story.',
   };
+  // what her earlier keeper planned for her is over; where she winters now is decided here
+  const plan = entries.filter((e) => e.kind === 'winter').at(-1);
+  const off: Entry[] =
+    plan?.plan && plan.plan.until > now
+      ? [{ kind: 'winter', id: v7(), queenId: queen.id, at: now, loggedAt: now, plan: null }]
+      : [];
   return [
     ...earlier.filter((p) => p !== first).map((place): Outgoing => ({ what: 'place', place })),
     ...(isNew ? [{ what: 'place' as const, place: to }] : []),
@@ -45,7 +51,7 @@ export function outgoingOf(
       what: 'queen',
       body: { queen: { ...queen, placeId: first.id }, home: facts.home, place: first, intake },
     },
-    { what: 'entries', entries: [...entries, came] },
+    { what: 'entries', entries: [...entries, came, ...off] },
   ];
 }
 

@@ -1,5 +1,6 @@
 import type { Instant } from '@gentle-burrow/core/quantity';
 import type { ShelfRow } from '@gentle-burrow/core/view';
+import { namesText } from '@/features/many/names-text';
 
 /** All who can be fed, those whose feed is due first; within each, as the shelf has them. */
 export function feedable(rows: readonly ShelfRow[], now: Date): { row: ShelfRow; due: boolean }[] {
@@ -22,7 +23,5 @@ export const latestIntake = (rows: readonly ShelfRow[]): Instant | null =>
 /** "Feed of A1 kept.", "Feeds of A1, B2 and C3 kept." */
 export function fedText(rows: readonly ShelfRow[]): string {
   const names = rows.map((r) => r.queen.label);
-  return names.length < 2
-    ? `Feed of ${names.join('')} kept.`
-    : `Feeds of ${names.slice(0, -1).join(', ')} and ${names.at(-1)} kept.`;
+  return `${names.length < 2 ? 'Feed' : 'Feeds'} of ${namesText(names)} kept.`;
 }

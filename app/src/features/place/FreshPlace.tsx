@@ -26,6 +26,9 @@ interface FreshPlaceProps {
 }
 
 export function FreshPlace({ value, onChange }: FreshPlaceProps) {
+  const { name, tempC } = placeSchema.shape;
+  const nameFault = value.name === '' ? undefined : name.safeParse(value.name).error?.issues[0]?.message;
+  const tempFault = value.tempC === null ? undefined : tempC.safeParse(value.tempC).error?.issues[0]?.message;
   return (
     <View style={styles.row}>
       <View style={styles.name}>
@@ -33,12 +36,14 @@ export function FreshPlace({ value, onChange }: FreshPlaceProps) {
           label="Name of the new place"
           value={value.name}
           onChange={(name) => onChange({ ...value, name })}
+          fault={nameFault}
         />
       </View>
       <TempField
         label="Its temperature"
         valueC={value.tempC}
         onChange={(tempC) => onChange({ ...value, tempC })}
+        fault={tempFault}
       />
     </View>
   );

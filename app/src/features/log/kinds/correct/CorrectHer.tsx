@@ -45,7 +45,7 @@ export function CorrectHer({ shown, onDone }: CorrectHerProps) {
   const before = useMemo(() => shown.map(herFacts), [shown]);
   const now = new Date();
   const faults = shown.flatMap((s) => {
-    const fault = correctionFault(s, is, now);
+    const fault = correctionFault(s, is, before[0] as HerFacts, now);
     return fault ? [one ? fault : { ...fault, says: `${s.facts.queen.label}: ${fault.says}` }] : [];
   });
   const acts = faults.length > 0 ? [] : shown.map((s) => correctionActs(s, is, before[0] as HerFacts, now));

@@ -11,6 +11,7 @@ import {
   speciesBeliefSchema,
   type EffectiveEntry,
 } from '@gentle-burrow/core/log';
+import { instantOf, msOf, type Instant } from '@gentle-burrow/core/quantity';
 import type { Act } from '@/data/entries';
 import type { ShownQueen } from '@/data/queries';
 import { beliefOf, pickedOf, type PickedSpecies } from '@/features/founder/SpeciesPick';
@@ -77,16 +78,26 @@ export interface CorrectionFault {
   says: string;
 }
 
-/** What of it cannot be, and how to mend it; null when all can. */
-export function correctionFault(shown: ShownQueen, is: Corrections, now: Date): CorrectionFault | null {
-  const first = effectiveEntries(shown.facts.entries).find(
-    (e) => e.entry !== null && e.entry.kind !== 'intake',
-  );
+/** When something was first written of her after she was taken in. */
+const firstAfter = ({ facts }: ShownQueen): Instant | null =>
+  effectiveEntries(facts.entries).find((e) => e.entry !== null && e.entry.kind !== 'intake')?.entry?.at ??
+  null;
+
+/**
+ * What of it cannot be, and how to mend it; null when all can.
+ * @param seen what the form showed at first (`correctionActs`)
+ */
+export function correctionFault(
+  shown: ShownQueen,
+  is: Corrections,
+  seen: HerFacts,
+  now: Date,
+): CorrectionFault | null {
   const read = {
     label: is.label === undefined ? null : queenSchema.shape.label.safeParse(is.label),
     batch: is.batch === undefined ? null : queenSchema.shape.batch.safeParse(is.batch),
     where: is.where === undefined ? null : intakeSchema.shape.where.safeParse(is.where.trim() || undefined),
-    tube: is.tube ? tubeMeasuresSchema.safeParse(is.tube) : null,
+    tube: is.tube ? tubeMeasuresSchema.safeParse(measured(herFacts(shown).tube, is.tube, seen.tube)) : null,
     body: is.body ? bodyMeasuresSchema.safeParse(is.body) : null,
     species: is.species === undefined ? null : speciesBeliefSchema.safeParse(beliefOf(is.species)),
   };
@@ -94,9 +105,15 @@ export function correctionFault(shown: ShownQueen, is: Corrections, now: Date): 
     const says = read[key]?.error?.issues[0]?.message;
     if (says) return { key, says };
   }
-  const says =
-    is.day === undefined ? null : dayFault(is.day, now, { from: null, to: first?.entry?.at ?? null });
+  const says = is.day === undefined ? null : dayFault(is.day, now, { from: null, to: firstAfter(shown) });
   return says ? { key: 'day', says } : null;
+}
+
+/** The evening of a day, or just before what was written of her on that same day. */
+function intakeMoment(shown: ShownQueen, day: string | null, now: Date): Instant {
+  const evening = momentOf(day, now, null);
+  const first = firstAfter(shown);
+  return first !== null && msOf(first) <= msOf(evening) ? instantOf(msOf(first) - 60_000) : evening;
 }
 
 /**
@@ -136,7 +153,7 @@ export function correctionActs(shown: ShownQueen, is: Corrections, seen: HerFact
   if (named && 'species' in species) acts.push(amend(named, species));
   if (!intake) return acts;
   const told = {
-    ...(changed('day') ? { at: momentOf(trimmed.day ?? null, now, null), earliest: undefined } : {}),
+    ...(changed('day') ? { at: intakeMoment(shown, trimmed.day ?? null, now), earliest: undefined } : {}),
     ...(changed('where') ? { where: trimmed.where?.trim() || undefined } : {}),
     ...(named ? {} : species),
   };

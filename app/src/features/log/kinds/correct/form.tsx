@@ -17,7 +17,7 @@ function Fields({ shown, draft, change }: FieldsProps<Draft>) {
       fields={OUTSIDE_LOG}
       before={[before]}
       is={draft.is}
-      fault={correctionFault(shown, draft.is, new Date())}
+      fault={correctionFault(shown, draft.is, before, new Date())}
       set={(part) => change({ is: { ...draft.is, ...part } })}
     />
   );
@@ -40,7 +40,7 @@ export const correct: KindForm<'correct', Draft> = {
     return { was: side('was'), is: side('is') };
   },
   finish({ was, is }, shown, at) {
-    if (correctionFault(shown, is, new Date(at)) !== null) return null;
+    if (correctionFault(shown, is, { ...herFacts(shown), ...was }, new Date(at)) !== null) return null;
     const trimmed = { ...is, label: is.label.trim(), batch: is.batch.trim() };
     const changed = Object.fromEntries(
       OUTSIDE_LOG.filter((key) => !same(was[key], trimmed[key])).map((key) => [

@@ -59,8 +59,7 @@ test('a held finger ticks all up to the one it holds', { tag: '@phone' }, async 
   await expect(page.getByText('4 queens selected')).toBeVisible();
 });
 
-test('eleven wrong batches are corrected by five taps and one word', async ({ page, demo }) => {
-  // eleven sisters, taken in under the wrong batch
+test('the wrong batch of a whole group is corrected by five taps and one word', async ({ page, demo }) => {
   await page.goto(`${demo.url}/shelf`);
   const wrong = await inBatch(demo, 'Brickfield Lane, warm evening');
   expect(wrong.length).toBeGreaterThan(2);
@@ -81,7 +80,7 @@ test('eleven wrong batches are corrected by five taps and one word', async ({ pa
   await expect.poll(() => inBatch(demo, 'Brickfield Lane, warm evening')).toEqual(wrong);
 });
 
-test('what is written by one word and one place: day, site and batch of a queen, each beside what stood there', async ({
+test('site and batch of a queen are corrected in one place, each beside what stood there', async ({
   page,
   demo,
 }, info) => {

@@ -333,7 +333,7 @@ describe('everyday names of other languages', () => {
   const search = kindSearch(KIND_CARDS);
   const found = (text: string) => search(text).map((f) => f.kind.id);
 
-  test('forty kinds and more have some, each of the four languages among them, and none is of a kind that is not there', () => {
+  test('forty kinds and more have some, and none is of a kind that is not there', () => {
     expect(EVERYDAY_IDS.length).toBeGreaterThanOrEqual(40);
     expect(EVERYDAY_IDS.filter((id) => !KINDS.some((k) => k.id === id))).toEqual([]);
     for (const id of EVERYDAY_IDS) expect(everydayNames(id).length).toBeGreaterThan(0);

@@ -1,5 +1,5 @@
 /** Languages in which the kinds that are kept or met most are searched too, beside English and Latin. */
-export const EVERYDAY_LANGUAGES = ['de', 'fr', 'es', 'pl'] as const;
+const EVERYDAY_LANGUAGES = ['de', 'fr', 'es', 'pl'] as const;
 type Language = (typeof EVERYDAY_LANGUAGES)[number];
 type Names = Partial<Record<Language, string | readonly string[]>>;
 

@@ -1,6 +1,5 @@
 /** Languages in which the kinds that are kept or met most are searched too, beside English and Latin. */
-const EVERYDAY_LANGUAGES = ['de', 'fr', 'es', 'pl'] as const;
-type Language = (typeof EVERYDAY_LANGUAGES)[number];
+type Language = 'de' | 'fr' | 'es' | 'pl';
 type Names = Partial<Record<Language, string | readonly string[]>>;
 
 /**
